@@ -1,0 +1,22 @@
+import { z } from 'zod';
+
+/** ULID made by a client, or a slug for shipped rows (`ing_onion`, `life:stew_meat`). */
+export const idSchema = z.string().min(1).max(80).regex(/^[A-Za-z0-9_:.-]+$/, 'letters, digits, _ : . - only');
+/** A calendar day in the household's zone, `YYYY-MM-DD`. */
+export const daySchema = z.iso.date();
+/** A moment in UTC. */
+export const instantSchema = z.iso.datetime({ offset: false, precision: 3 });
+export const mealSchema = z.enum(['breakfast', 'lunch', 'dinner']);
+export const kindSchema = z.enum(['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread']);
+/** Portions are counted in quarters of the recipe's own serving. */
+export const portionsSchema = z.number().min(0).max(2000).multipleOf(0.25);
+/** An exact rational as text: `3`, `3/4`, `-1/2`. */
+export const rationalSchema = z.string().regex(/^-?\d{1,12}(\/[1-9]\d{0,11})?$/, 'a whole number or a fraction such as 3/4');
+export const unitSchema = z.enum(['g', 'kg', 'mg', 'oz', 'lb', 'ml', 'l', 'cl', 'dl', 'tsp', 'tbsp', 'cup', 'usCup', 'usFlOz', 'usPint', 'usQuart', 'usGallon', 'ukPint', 'ukFlOz', 'usTsp', 'usTbsp', 'piece', 'pinch']);
+
+export type Id = z.infer<typeof idSchema>;
+export type Day = z.infer<typeof daySchema>;
+export type Instant = z.infer<typeof instantSchema>;
+export type Meal = z.infer<typeof mealSchema>;
+export type Kind = z.infer<typeof kindSchema>;
+export type Unit = z.infer<typeof unitSchema>;

@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import { daySchema, idSchema, instantSchema, kindSchema, mealSchema, portionsSchema } from './basics.ts';
+
+export const codeSchema = z.string().regex(/^[2-9A-HJKMNP-Z]{5}$/, 'four signs and a check sign');
+
+/** What a pack's allergen line is made from (DECISIONS 25). */
+export const allergenSummarySchema = z.object({
+  contains: z.array(z.string()),
+  check: z.array(z.object({ name: z.string(), mayHold: z.array(z.string()) })),
+  unmatched: z.array(z.string()),
+});
+
+const lifeSchema = z.object({ rowId: idSchema, part: z.string(), months: z.number().min(0), monthsHigh: z.number().min(0), fridgeDays: z.number().min(0), source: z.string() });
+
+const filled = z.object({
+  code: codeSchema,
+  lotId: idSchema,
+  batchId: idSchema.optional(),
+  sessionId: idSchema.optional(),
+  recipeId: idSchema.optional(),
+  revisionId: idSchema.optional(),
+  name: z.string().min(1).max(120),
+  kind: kindSchema,
+  containerId: idSchema.optional(),
+  portions: portionsSchema,
+  cubes: z.number().int().min(1).max(500).optional(),
+  massG: z.number().min(0).max(60_000),
+  volumeMl: z.number().min(0).max(60_000),
+  outerMl: z.number().min(0).max(120_000),
+  made: z.object({ earliest: daySchema, latest: daySchema }),
+  nOf: z.object({ n: z.number().int().min(1), of: z.number().int().min(1) }),
+  life: lifeSchema,
+  bestBy: daySchema,
+  limit: daySchema,
+  allergens: allergenSummarySchema,
+  raw: z.boolean(),
+  addOnDay: z.array(z.string().max(120)).max(20),
+  reheat: z.array(z.string().max(300)).max(6),
+  thaw: z.string().max(200).optional(),
+});
+
+const shares = z.array(z.object({ eaterId: idSchema, portions: portionsSchema })).max(20);
+const dayMeal = z.object({ day: daySchema, meal: mealSchema });
+
+/** Payload by event type. The stream is fixed by the type. */
+export const eventData = {
+  filled,
+  labelled: z.object({ how: z.enum(['printed', 'hand']) }),
+  moved: z.object({ placeId: idSchema, zoneId: idSchema }),
+  planned: z.object({ for: dayMeal.nullable() }),
+  pulled: dayMeal,
+  opened: z.object({ at: instantSchema }),
+  eaten: dayMeal.extend({ shares, guests: portionsSchema, rest: z.enum(['none', 'fridge', 'freezer', 'binned']) }),
+  given: z.object({ portions: portionsSchema, to: z.string().max(80) }),
+  discarded: z.object({ portions: portionsSchema, reason: z.string().max(200) }),
+  lost: z.object({}),
+  found: z.object({ portions: portionsSchema }),
+  corrected: z.object({ portions: portionsSchema, reason: z.string().max(200) }),
+  washed: z.object({}),
+  ticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200), amount: z.number().min(0), unit: z.string().max(20), how: z.enum(['bought', 'haveIt']) }),
+  unticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200) }),
+  taskStarted: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200) }),
+  taskDone: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), actualMin: z.number().min(0).max(20_000).optional() }),
+  taskSkipped: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200) }),
+  taskExtended: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), minutes: z.number().int().min(1).max(600) }),
+  weighed: z.object({ batchId: idSchema, grossG: z.number().positive().max(200_000), tareG: z.number().min(0).max(50_000), netG: z.number().positive().max(200_000), volumeMl: z.number().positive().max(200_000) }),
+  eatenTonight: z.object({ batchId: idSchema, day: daySchema, shares, volumeMl: z.number().min(0).max(200_000) }),
+  yieldDiscarded: z.object({ batchId: idSchema, volumeMl: z.number().positive().max(200_000), reason: z.string().max(200) }),
+  packingClosed: z.object({ batchId: idSchema }),
+  undone: z.object({ eventId: idSchema }),
+} as const;
+
+export type EventType = keyof typeof eventData;
+
+/** Which stream an event of each type is written to. */
+export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'any'>> = {
+  filled: 'pack', moved: 'pack', planned: 'pack', pulled: 'pack', opened: 'pack', eaten: 'pack', given: 'pack', discarded: 'pack', lost: 'pack', found: 'pack', corrected: 'pack', washed: 'pack',
+  labelled: 'label',
+  ticked: 'shop', unticked: 'shop',
+  taskStarted: 'cook', taskDone: 'cook', taskSkipped: 'cook', taskExtended: 'cook',
+  weighed: 'yield', eatenTonight: 'yield', yieldDiscarded: 'yield',
+  packingClosed: 'session',
+  undone: 'any',
+};
+
+const envelope = {
+  id: idSchema,
+  subjects: z.array(idSchema).min(1).max(40),
+  instant: instantSchema,
+  device: z.string().min(1).max(40),
+  counter: z.number().int().min(0),
+  version: z.literal(1),
+};
+
+const one = <T extends EventType>(type: T) => z.object({ ...envelope, type: z.literal(type), data: eventData[type] });
+
+/** One logged fact. The id is also its idempotency id: sending it again changes nothing. */
+export const eventSchema = z.discriminatedUnion('type', [
+  one('filled'), one('labelled'), one('moved'), one('planned'), one('pulled'), one('opened'), one('eaten'), one('given'), one('discarded'), one('lost'), one('found'), one('corrected'), one('washed'),
+  one('ticked'), one('unticked'), one('taskStarted'), one('taskDone'), one('taskSkipped'), one('taskExtended'), one('weighed'), one('eatenTonight'), one('yieldDiscarded'), one('packingClosed'), one('undone'),
+]);
+
+export type TamboEvent = z.infer<typeof eventSchema>;
+export type EventOf<T extends EventType> = Extract<TamboEvent, { type: T }>;
+export type EventData<T extends EventType> = z.infer<(typeof eventData)[T]>;
+export type AllergenSummary = z.infer<typeof allergenSummarySchema>;
+export type LifeSnapshot = z.infer<typeof lifeSchema>;

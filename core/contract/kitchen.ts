@@ -1,0 +1,101 @@
+import { z } from 'zod';
+import { daySchema, idSchema, kindSchema, mealSchema } from './basics.ts';
+
+/** Household settings (K6). */
+export const householdSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  country: z.enum(['GB', 'US', 'EU']),
+  timeZone: z.string().min(1).max(60),
+  locale: z.string().min(2).max(20),
+  currency: z.string().length(3),
+  units: z.enum(['metric', 'us', 'uk']),
+  lives: z.enum(['usual', 'cautious']),
+  dinnerAt: z.string().regex(/^\d\d:\d\d$/),
+  parDays: z.number().int().min(0).max(60),
+  leadDays: z.number().int().min(0).max(30),
+  brothPacksPerWeek: z.number().min(0).max(50),
+  groupSizes: z.array(z.number().int().min(1).max(12)).min(1).max(6),
+  scaleStepG: z.union([z.literal(1), z.literal(0.1)]),
+  address: z.string().max(120).optional(),
+  singleKeys: z.boolean(),
+  demoAnchor: daySchema.optional(),
+});
+
+const weekSchema = z.record(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']), z.array(mealSchema));
+
+/** When somebody eats at home: a weekly pattern, cut by a rota and by days away, with one-day exceptions on top. */
+export const presenceSchema = z.object({
+  weekly: weekSchema,
+  rota: z.object({ firstDay: daySchema, daysOn: z.number().int().min(1).max(120), daysOff: z.number().int().min(1).max(120) }).optional(),
+  away: z.array(z.object({ from: daySchema, to: daySchema })).max(200),
+  exceptions: z.array(z.object({ day: daySchema, meal: mealSchema, present: z.boolean() })).max(500),
+});
+
+export const eaterSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(60),
+  stage: z.enum(['baby', 'toddler', 'child', 'adult', 'elder']),
+  birthDay: daySchema.optional(),
+  appetite: z.number().min(0.1).max(3),
+  allergens: z.array(z.string().max(40)),
+  needs: z.array(z.enum(['lowSalt', 'noPork', 'vegetarian'])),
+  presence: presenceSchema,
+  baby: z.object({ mealsPerDay: z.number().int().min(1).max(6), cubesPerMeal: z.number().int().min(1).max(12) }).optional(),
+  note: z.string().max(200).optional(),
+});
+
+/** A pot, hob, oven, processor... that steps can need. `count` is burners for a hob, shelves for an oven. */
+export const equipmentSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan', 'scale', 'probe']),
+  count: z.number().int().min(0).max(20),
+  litres: z.number().positive().max(100).optional(),
+  diameterMm: z.number().positive().max(1000).optional(),
+  heightMm: z.number().positive().max(1000).optional(),
+  tareG: z.number().positive().max(50_000).optional(),
+  watts: z.number().positive().max(20_000).optional(),
+});
+
+export const containerSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  shape: z.enum(['tub', 'bag', 'pan', 'jar', 'tray']),
+  /** To the brim or seal, before headspace; for a tray, one cell. */
+  brimMl: z.number().positive().max(30_000),
+  /** Already after headspace, from the reference. */
+  fillMl: z.number().positive().max(30_000),
+  /** Inner size: height, width at the mouth and at the foot; a bag's inner width and length lie flat. */
+  heightMm: z.number().positive().max(1000),
+  widthMm: z.number().positive().max(1000),
+  footMm: z.number().positive().max(1000),
+  depthMm: z.number().positive().max(1000),
+  cells: z.number().int().min(1).max(60).optional(),
+  tareG: z.number().min(0).max(5000).optional(),
+  owned: z.number().int().min(0).max(2000),
+  oneUse: z.boolean(),
+  costCents: z.number().int().min(0).max(100_000).optional(),
+  materialId: idSchema,
+  presetId: idSchema.optional(),
+});
+
+/** A freezer, fridge, cool room or shelf with its zones. */
+export const placeSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  kind: z.enum(['freezer', 'chest', 'fridge', 'coolRoom', 'shelf']),
+  litres: z.number().positive().max(2000),
+  temperatureC: z.number().min(-60).max(40),
+  zones: z.array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: z.number().positive().max(2000) })).min(1).max(20),
+  freezingKgPerDay: z.number().positive().max(200).optional(),
+  note: z.string().max(200).optional(),
+  prefers: z.array(kindSchema),
+});
+
+export type Household = z.infer<typeof householdSchema>;
+export type Presence = z.infer<typeof presenceSchema>;
+export type Eater = z.infer<typeof eaterSchema>;
+export type Equipment = z.infer<typeof equipmentSchema>;
+export type Container = z.infer<typeof containerSchema>;
+export type Place = z.infer<typeof placeSchema>;

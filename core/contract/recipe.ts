@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { idSchema, instantSchema, kindSchema, rationalSchema, unitSchema } from './basics.ts';
+
+const share = z.object({ lineId: idSchema, share: z.number().positive().max(1) });
+
+/** How a line grows when the recipe does (R2). */
+export const scalingRuleSchema = z.discriminatedUnion('rule', [
+  z.object({ rule: z.literal('proportional') }),
+  z.object({ rule: z.literal('whole') }),
+  z.object({ rule: z.literal('toTaste') }),
+  z.object({ rule: z.literal('ratio'), percent: z.number().positive().max(99), of: z.enum(['rest', 'total']), lines: z.array(idSchema).min(1) }),
+  z.object({ rule: z.literal('perVessel') }),
+  z.object({ rule: z.literal('cover') }),
+  z.object({ rule: z.literal('fixed') }),
+]);
+
+/** What a cook said about one line's allergens, after reading a label or for something home-made. */
+const allergenAnswerSchema = z.object({ contains: z.array(z.string().max(40)), checked: z.literal(true) });
+
+export const lineSchema = z.object({
+  id: idSchema,
+  /** As it was written; shown again when something was not understood. */
+  written: z.string().max(400),
+  section: z.string().max(80).optional(),
+  amount: rationalSchema.optional(),
+  /** High end of a range ("2 to 3 onions"). */
+  amountTo: rationalSchema.optional(),
+  unit: unitSchema.optional(),
+  item: z.discriminatedUnion('type', [
+    z.object({ type: z.literal('ingredient'), id: idSchema }),
+    z.object({ type: z.literal('recipe'), id: idSchema }),
+    z.object({ type: z.literal('unmatched') }),
+  ]),
+  name: z.string().min(1).max(160),
+  form: z.enum(['whole', 'diced', 'sliced', 'grated', 'chopped', 'minced', 'pureed', 'peeled', 'cubed', 'drained', 'cooked', 'halved', 'torn', 'rinsed']).optional(),
+  sizeMm: z.number().positive().max(200).optional(),
+  note: z.string().max(200).optional(),
+  moment: z.enum(['batch', 'cookDay']),
+  scaling: scalingRuleSchema,
+  allergens: allergenAnswerSchema.optional(),
+});
+
+/** A written step, with what is inferred from it: what it uses, needs and waits for (R3). */
+export const stepSchema = z.object({
+  id: idSchema,
+  text: z.string().min(1).max(1200),
+  uses: z.array(share),
+  needs: z.array(z.object({ kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan']), minMl: z.number().positive().optional(), tempC: z.number().optional() })),
+  handsOnMin: z.number().min(0).max(600),
+  handsOnPerKgMin: z.number().min(0).max(120),
+  waitMin: z.number().min(0).max(20_000),
+  cue: z.string().max(200).optional(),
+  hazards: z.array(z.enum(['hotBlending', 'rawPoultry', 'rawMeat', 'beans', 'garlicOil', 'rice', 'baby', 'hotFat'])),
+  after: z.array(idSchema),
+  guess: z.boolean(),
+});
+
+export const revisionSchema = z.object({
+  id: idSchema,
+  recipeId: idSchema,
+  name: z.string().min(1).max(120),
+  kind: kindSchema,
+  serving: z.object({ amount: z.number().positive().max(20_000), unit: z.enum(['g', 'ml']) }),
+  /** Servings that the written amounts make. */
+  servings: z.number().positive().max(10_000),
+  /** Finished grams per millilitre, with where it comes from. */
+  density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned']) }).optional(),
+  /** Volume of one cube, for what is frozen in trays. */
+  cubeMl: z.number().positive().max(500).optional(),
+  storage: z.array(z.object({ rowId: idSchema, part: z.string().max(80) })).min(1).max(8),
+  reheatIds: z.array(idSchema).max(6),
+  raw: z.boolean(),
+  lines: z.array(lineSchema).max(120),
+  steps: z.array(stepSchema).max(80),
+  tags: z.array(z.string().max(40)).max(20),
+  source: z.string().max(200),
+  note: z.string().max(1000).optional(),
+  /** What the cook has confirmed on the review card; planning needs kind and yield. */
+  confirmed: z.array(z.enum(['kind', 'yield', 'serving', 'storage', 'hands'])),
+  madeAt: instantSchema,
+});
+
+export const recipeSchema = z.object({ id: idSchema, revisionId: idSchema, name: z.string().min(1).max(120), kind: kindSchema, archived: z.boolean() });
+
+export type ScalingRule = z.infer<typeof scalingRuleSchema>;
+export type Line = z.infer<typeof lineSchema>;
+export type Step = z.infer<typeof stepSchema>;
+export type Revision = z.infer<typeof revisionSchema>;
+export type Recipe = z.infer<typeof recipeSchema>;

@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { daySchema, idSchema } from './basics.ts';
+
+/** One recipe scaled inside a session. */
+export const batchSchema = z.object({
+  id: idSchema,
+  recipeId: idSchema,
+  revisionId: idSchema,
+  portions: z.number().positive().max(2000),
+  /** How the yield is shared out: containers chosen on the packing page, empty until then. */
+  packing: z.array(z.object({ containerId: idSchema, packs: z.number().int().min(1).max(500), portionsEach: z.number().min(0.25).max(500) })).optional(),
+});
+
+export const sessionSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  day: daySchema,
+  startAt: z.string().regex(/^\d\d:\d\d$/),
+  cooks: z.array(z.object({ id: idSchema, name: z.string().min(1).max(60) })).min(1).max(6),
+  batches: z.array(batchSchema).max(30),
+});
+
+export type Batch = z.infer<typeof batchSchema>;
+export type Session = z.infer<typeof sessionSchema>;

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { idSchema, instantSchema } from './basics.ts';
+import { containerSchema, eaterSchema, equipmentSchema, householdSchema, placeSchema } from './kitchen.ts';
+import { recipeSchema, revisionSchema } from './recipe.ts';
+import { sessionSchema } from './session.ts';
+
+/** What may be written, table by table; everything else is an event. */
+export const documentSchemas = {
+  household: householdSchema,
+  eater: eaterSchema,
+  equipment: equipmentSchema,
+  container: containerSchema,
+  place: placeSchema,
+  recipe: recipeSchema,
+  recipe_revision: revisionSchema,
+  session: sessionSchema,
+} as const;
+
+export type DocumentTable = keyof typeof documentSchemas;
+export type DocumentOf<T extends DocumentTable> = z.infer<(typeof documentSchemas)[T]>;
+export const documentTables = Object.keys(documentSchemas) as DocumentTable[];
+
+const changeSchema = z.object({
+  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session']),
+  id: idSchema,
+  /** The whole new document, or null to delete it (softly). */
+  data: z.unknown().nullable(),
+});
+
+/** One tap's worth of changes: kept or refused together, and undone together. */
+export const writeSchema = z.object({
+  writeId: idSchema,
+  device: z.string().min(1).max(40),
+  instant: instantSchema,
+  label: z.string().min(1).max(120),
+  changes: z.array(changeSchema).min(1).max(60),
+});
+
+export const undoSchema = z.object({ writeId: idSchema, device: z.string().min(1).max(40), instant: instantSchema, undoes: idSchema });
+
+export type WriteRequest = z.infer<typeof writeSchema>;
+export type UndoRequest = z.infer<typeof undoSchema>;
+/** A refused value: where, what was expected, what came. */
+export interface Refusal {
+  path: string;
+  expected: string;
+  got: string;
+}
