@@ -1,0 +1,67 @@
+import { Temporal } from 'temporal-polyfill';
+import type { Day, Instant } from '#core/contract';
+
+const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
+const shortDays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+const longDays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+const shortMonths = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
+const longMonths = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'] as const;
+
+export type Weekday = (typeof weekdays)[number];
+
+const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
+
+/** The day some days later (or earlier). */
+export const addDays = (day: Day, days: number): Day => plain(day).add({ days }).toString();
+/** The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb. */
+export const addMonths = (day: Day, months: number): Day => plain(day).add({ months }, { overflow: 'constrain' }).toString();
+/** Days from a to b; negative when b is earlier. */
+export const daysBetween = (a: Day, b: Day): number => plain(a).until(plain(b), { largestUnit: 'days' }).days;
+export const weekdayOf = (day: Day): Weekday => weekdays[plain(day).dayOfWeek - 1] ?? 'mon';
+/** Completed months from a birth day. */
+export const monthsOld = (born: Day, on: Day): number => plain(born).until(plain(on), { largestUnit: 'months' }).months;
+export const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);
+export const minDay = (a: Day, b: Day): Day => (a < b ? a : b);
+/** Every day from `from`, `count` of them. */
+export const daysFrom = (from: Day, count: number): Day[] => Array.from({ length: Math.max(0, count) }, (_, i) => addDays(from, i));
+/** The next day on or after `from` that is this weekday. */
+export const nextWeekday = (from: Day, weekday: Weekday): Day => daysFrom(from, 7).find((d) => weekdayOf(d) === weekday) ?? from;
+
+/** The calendar day of an instant in a zone. */
+export const dayOf = (instant: Instant, zone: string): Day => Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+/** The clock time of an instant in a zone, `HH:MM`. */
+export const clockOf = (instant: Instant, zone: string): string => Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
+/** The instant of a clock time on a day in a zone; a time skipped by summer time moves forward. */
+export const instantAt = (day: Day, time: string, zone: string): Instant =>
+  Temporal.PlainDateTime.from(`${day}T${time}`).toZonedDateTime(zone, { disambiguation: 'compatible' }).toInstant().toString({ smallestUnit: 'millisecond' });
+/** An instant so many milliseconds later. */
+export const addMs = (instant: Instant, milliseconds: number): Instant => Temporal.Instant.from(instant).add({ milliseconds: Math.round(milliseconds) }).toString({ smallestUnit: 'millisecond' });
+export const addMinutes = (instant: Instant, minutes: number): Instant => addMs(instant, minutes * 60_000);
+/** Minutes from a to b, fractional. */
+export const minutesBetween = (a: Instant, b: Instant): number => (Temporal.Instant.from(b).epochMilliseconds - Temporal.Instant.from(a).epochMilliseconds) / 60_000;
+
+const parts = (day: Day): { d: number; m: number; y: number; w: number } => {
+  const p = plain(day);
+  return { d: p.day, m: p.month - 1, y: p.year, w: p.dayOfWeek - 1 };
+};
+
+/** `24 Nov`: month in letters, always. */
+export const sayDay = (day: Day): string => `${parts(day).d}\u00A0${shortMonths[parts(day).m]}`;
+/** `24 Nov 2026`. */
+export const sayDayYear = (day: Day): string => `${sayDay(day)}\u00A0${parts(day).y}`;
+/** `Tue 24 Nov`. */
+export const sayWeekday = (day: Day): string => `${shortDays[parts(day).w]} ${sayDay(day)}`;
+/** `Tuesday, 24 November`. */
+export const sayLongDay = (day: Day): string => `${longDays[parts(day).w]}, ${parts(day).d}\u00A0${longMonths[parts(day).m]}`;
+export const shortWeekday = (day: Day): string => shortDays[parts(day).w] ?? '';
+export const longWeekday = (day: Day): string => longDays[parts(day).w] ?? '';
+export const shortMonth = (day: Day): string => shortMonths[parts(day).m] ?? '';
+
+/** `today`, `tomorrow`, `Fri`, then `Fri 4 Dec`. */
+export function sayNear(day: Day, today: Day): string {
+  const n = daysBetween(today, day);
+  if (n === 0) return 'today';
+  if (n === 1) return 'tomorrow';
+  if (n === -1) return 'yesterday';
+  return n > 1 && n < 7 ? longWeekday(day) : sayWeekday(day);
+}

@@ -1,0 +1,42 @@
+const hard = '\u00A0';
+const fractions: Readonly<Record<number, string>> = { 0.25: '¼', 0.5: '½', 0.75: '¾' };
+
+/** Trims trailing zeros: `1.50` is `1.5`. */
+const trimmed = (n: number, digits: number): string => Number(n.toFixed(digits)).toLocaleString('en-GB', { maximumFractionDigits: digits });
+
+/**
+ * Portions in quarters, as a cook writes them.
+ * @example sayPortions(1.5) // '1½'
+ */
+export function sayPortions(portions: number): string {
+  const whole = Math.floor(portions + 1e-9);
+  const rest = fractions[Math.round((portions - whole) * 4) / 4];
+  if (rest === undefined) return trimmed(portions, 2);
+  return whole === 0 ? rest : `${whole}${rest}`;
+}
+
+/** Grams below a kilo, kilos above, with a hard space. */
+export const sayMass = (g: number): string => (g >= 1000 ? `${trimmed(g / 1000, 2)}${hard}kg` : `${trimmed(g, g < 10 ? 1 : 0)}${hard}g`);
+
+/** Millilitres below a litre, litres above, with a hard space. */
+export const sayVolume = (ml: number): string => (ml >= 1000 ? `${trimmed(ml / 1000, 2)}${hard}L` : `${trimmed(ml, ml < 10 ? 1 : 0)}${hard}ml`);
+
+/** `50 min`, `2 h`, `2 h 32 min`. */
+export function sayMinutes(min: number): string {
+  const m = Math.max(0, Math.round(min));
+  if (m < 60) return `${m}${hard}min`;
+  const rest = m % 60;
+  return rest === 0 ? `${m / 60}${hard}h` : `${Math.floor(m / 60)}${hard}h${hard}${rest}${hard}min`;
+}
+
+/** Money in the household's currency from cents. */
+export const sayMoney = (cents: number, currency: string, locale: string): string => new Intl.NumberFormat(locale, { style: 'currency', currency }).format(cents / 100);
+
+/** One thing or many: `1 tub`, `3 tubs`. */
+export const countOf = (n: number, one: string, many = `${one}s`): string => `${n}${hard}${n === 1 ? one : many}`;
+
+/** `a`, `a and b`, `a, b and c`. */
+export function listOf(items: readonly string[]): string {
+  if (items.length < 2) return items[0] ?? '';
+  return `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;
+}

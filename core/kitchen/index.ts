@@ -1,0 +1,14 @@
+export type { Because, Explained } from './explained.ts';
+export type { Confidence, Densities, IngredientRow, LifeRow, Range, ReferenceRow } from './data/types.ts';
+export { fromNumber, over, plus, times, toNumber, type Rational } from './rational.ts';
+export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from './units.ts';
+export { densityFor, gramsOf, type MassResult } from './mass.ts';
+export { measure, quarterSpoons, wholePieces, type Measured } from './rounding.ts';
+export { countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
+export {
+  addDays, addMinutes, addMonths, addMs, clockOf, dayOf, daysBetween, daysFrom, instantAt, longWeekday, maxDay, minDay, minutesBetween, monthsOld, nextWeekday,
+  sayDay, sayDayYear, sayLongDay, sayNear, sayWeekday, shortMonth, shortWeekday, weekdayOf, type Weekday,
+} from './day.ts';
+export { demand, isPresent, quartersOf, type Demand } from './presence.ts';
+export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
+export { ingredientFinder, type IngredientFinder } from './ingredients.ts';
