@@ -22,7 +22,7 @@ export const householdSchema = z.object({
   demoAnchor: daySchema.optional(),
 });
 
-const weekSchema = z.record(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']), z.array(mealSchema));
+const weekSchema = z.partialRecord(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']), z.array(mealSchema));
 
 /** When somebody eats at home: a weekly pattern, cut by a rota and by days away, with one-day exceptions on top. */
 export const presenceSchema = z.object({

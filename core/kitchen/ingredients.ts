@@ -14,6 +14,9 @@ const singular = (word: string): string =>
 
 const key = (text: string): string => plain(text).split(' ').map(singular).join(' ');
 
+/** Bare words that recipes use for one usual thing. */
+const usual: Readonly<Record<string, string>> = { salt: 'salt_table', pepper: 'pepper_black', oil: 'oil_vegetable', sugar: 'sugar_white', flour: 'flour_plain', paprika: 'paprika', potato: 'potato', bean: 'beans_cooked' };
+
 /** Finds ingredients by their names; built once over a table, asked often. */
 export interface IngredientFinder {
   /** The ingredient a written name means, or undefined: longest known name that stands in it as whole words. */
@@ -31,6 +34,10 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
   const ids = new Map(rows.map((row) => [row.id, row]));
   const names = new Map<string, IngredientRow>();
   for (const row of rows) for (const name of [row.name, ...row.otherNames]) if (!names.has(key(name))) names.set(key(name), row);
+  for (const [word, id] of Object.entries(usual)) {
+    const row = ids.get(id);
+    if (row && !names.has(word)) names.set(word, row);
+  }
   const searchable = rows.map((row) => ({ row, texts: [row.name, ...row.otherNames].map(plain) }));
 
   return {
