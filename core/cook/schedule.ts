@@ -1,0 +1,134 @@
+import type { Task } from './tasks.ts';
+
+export interface Kitchen {
+  cooks: readonly { id: string; name: string }[];
+  /** How many of each there are; a kind that is not named does not limit. */
+  capacity: Partial<Record<Task['needs'][number]['kind'], number>>;
+}
+
+/** What has happened to a task so far. Minutes count from now. */
+export type Progress = { state: 'done' | 'skipped' } | { state: 'running'; handsLeftMin: number; waitLeftMin: number };
+
+export interface Slot {
+  taskId: string;
+  cookId: string;
+  startMin: number;
+  handsEndMin: number;
+  endMin: number;
+}
+
+export interface Schedule {
+  slots: Slot[];
+  /** When the last task ends. */
+  makespanMin: number;
+  handsMin: number;
+  /** No schedule ends earlier: the longest chain of waits and work, or all the hands shared out. */
+  boundMin: number;
+  bindingTaskIds: string[];
+}
+
+export type ScheduleResult = { ok: true; schedule: Schedule } | { ok: false; why: 'cycle'; taskIds: string[] };
+
+interface Chain {
+  minutes: number;
+  path: string[];
+}
+
+/** Longest chain from each task to the end; a cycle is named. */
+function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } | { ok: false; taskIds: string[] } {
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  const after = new Map<string, string[]>();
+  for (const t of tasks) for (const a of t.after) if (byId.has(a)) after.set(a, [...(after.get(a) ?? []), t.id]);
+  const tail = new Map<string, Chain>();
+  const open = new Set<string>();
+  const cycle: string[] = [];
+  const visit = (id: string): Chain => {
+    const known = tail.get(id);
+    if (known) return known;
+    if (open.has(id)) {
+      cycle.push(...open);
+      return { minutes: 0, path: [] };
+    }
+    open.add(id);
+    const longest = (after.get(id) ?? []).map(visit).reduce<Chain>((a, b) => (b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
+    open.delete(id);
+    const t = byId.get(id);
+    const chain = { minutes: (t?.handsOnMin ?? 0) + (t?.waitMin ?? 0) + longest.minutes, path: [id, ...longest.path] };
+    tail.set(id, chain);
+    return chain;
+  };
+  for (const t of tasks) visit(t.id);
+  return cycle.length > 0 ? { ok: false, taskIds: [...new Set(cycle)] } : { ok: true, tail };
+}
+
+/**
+ * A valid order of work: what waits for what holds, no cook does two things at once, no more burners or shelves than there are;
+ * waiting overlaps hands-on work. Serial schedule generation, longest remaining chain first, clean before dirty on a tie.
+ * @param progress what is done, skipped or running, for planning again from now
+ * @returns start and end minutes from now, or the tasks that wait for each other in a circle
+ */
+export function scheduleTasks(allTasks: readonly Task[], kitchen: Kitchen, progress: ReadonlyMap<string, Progress> = new Map()): ScheduleResult {
+  const ranked = tails(allTasks);
+  if (!ranked.ok) return { ok: false, why: 'cycle', taskIds: ranked.taskIds };
+  const priority = ranked.tail;
+  const cookFree = new Map(kitchen.cooks.map((c) => [c.id, 0]));
+  const machineFree = new Map<string, number[]>();
+  for (const [kind, count] of Object.entries(kitchen.capacity)) machineFree.set(kind, Array.from({ length: Math.max(1, count) }, () => 0));
+  const ends = new Map<string, number>();
+  const slots: Slot[] = [];
+  const hold = (task: Task, until: number): void => {
+    for (const need of task.needs) {
+      const free = machineFree.get(need.kind);
+      if (free) free[free.indexOf(Math.min(...free))] = until;
+    }
+  };
+
+  const firstCook = kitchen.cooks[0]?.id ?? 'cook';
+  for (const task of allTasks) {
+    const p = progress.get(task.id);
+    if (!p) continue;
+    if (p.state !== 'running') ends.set(task.id, 0);
+    else {
+      const cookId = task.cookId ?? firstCook;
+      const end = p.handsLeftMin + p.waitLeftMin;
+      cookFree.set(cookId, Math.max(cookFree.get(cookId) ?? 0, p.handsLeftMin));
+      hold(task, end);
+      ends.set(task.id, end);
+      slots.push({ taskId: task.id, cookId, startMin: 0, handsEndMin: p.handsLeftMin, endMin: end });
+    }
+  }
+
+  const waiting = allTasks.filter((t) => !progress.has(t.id));
+  const known = new Set(allTasks.map((t) => t.id));
+  while (waiting.length > 0) {
+    const ready = waiting.filter((t) => t.after.every((a) => ends.has(a) || !known.has(a)));
+    const candidates = ready.map((task) => {
+      const fromTasks = Math.max(0, ...task.after.map((a) => ends.get(a) ?? 0));
+      const fromMachines = Math.max(0, ...task.needs.map((n) => Math.min(...(machineFree.get(n.kind) ?? [0]))));
+      const mayDo = task.cookId ? [[task.cookId, cookFree.get(task.cookId) ?? 0] as const] : [...cookFree.entries()];
+      const [cookId, free] = mayDo.reduce((a, b) => (b[1] < a[1] ? b : a), mayDo[0] ?? [firstCook, 0]);
+      return { task, cookId, start: Math.max(fromTasks, fromMachines, free) };
+    });
+    const best = candidates.reduce((a, b) => {
+      if (b.start !== a.start) return b.start < a.start ? b : a;
+      const byChain = (priority.get(b.task.id)?.minutes ?? 0) - (priority.get(a.task.id)?.minutes ?? 0);
+      if (byChain !== 0) return byChain > 0 ? b : a;
+      return b.task.cleanliness < a.task.cleanliness ? b : a;
+    });
+    const { task, cookId, start } = best;
+    const handsEnd = start + task.handsOnMin;
+    const end = handsEnd + task.waitMin;
+    cookFree.set(cookId, handsEnd);
+    hold(task, end);
+    ends.set(task.id, end);
+    slots.push({ taskId: task.id, cookId, startMin: start, handsEndMin: handsEnd, endMin: end });
+    waiting.splice(waiting.indexOf(task), 1);
+  }
+
+  const left = allTasks.filter((t) => !progress.has(t.id));
+  const longest = left.map((t) => priority.get(t.id)).reduce<Chain>((a, b) => (b && b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
+  const handsMin = left.reduce((sum, t) => sum + t.handsOnMin, 0);
+  const handsBound = handsMin / Math.max(1, kitchen.cooks.length);
+  slots.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+  return { ok: true, schedule: { slots, makespanMin: Math.max(0, ...slots.map((s) => s.endMin)), handsMin, boundMin: Math.max(longest.minutes, handsBound), bindingTaskIds: longest.minutes >= handsBound ? longest.path : [] } };
+}

@@ -1,0 +1,108 @@
+import type { Revision, Step } from '#core/contract';
+import { countOf, listOf, sayMass, type IngredientFinder } from '#core/kitchen';
+import type { ScaledRecipe } from '#core/recipe';
+import { prepGroup, prepRates } from './data/prepRates.ts';
+
+/** A batch ready to be cooked: its recipe at its size. */
+export interface CookBatch {
+  batchId: string;
+  revision: Revision;
+  scaled: ScaledRecipe;
+}
+
+/** One piece of work: hands first, then what minds itself. */
+export interface Task {
+  id: string;
+  batchIds: string[];
+  title: string;
+  detail: string;
+  handsOnMin: number;
+  waitMin: number;
+  after: string[];
+  needs: { kind: Step['needs'][number]['kind']; tempC?: number }[];
+  cue?: string;
+  hazards: Step['hazards'];
+  /** Clean before dirty: a lower class comes first on the board (reference 1.12). */
+  cleanliness: number;
+  guess: boolean;
+  cookId?: string;
+}
+
+/** Cleanliness on the board: baby batches, vegetables, then raw fish, red meat, poultry last. */
+function cleanliness(ingredientId: string, aisle: string | undefined, baby: boolean): number {
+  if (baby) return 0;
+  if (aisle === 'fish') return 5;
+  if (aisle === 'meat') return /chicken|turkey/.test(ingredientId) ? 7 : 6;
+  return aisle === 'dry_goods' || aisle === 'bread' ? 1 : 3;
+}
+
+const notPrepared = new Set(['whole', 'drained', 'cooked', 'rinsed', 'pureed']);
+const verbs: Readonly<Record<string, string>> = { diced: 'Dice', sliced: 'Slice', grated: 'Grate', chopped: 'Chop', minced: 'Mince', cubed: 'Cube', peeled: 'Peel', halved: 'Halve', torn: 'Tear' };
+
+interface Prep {
+  task: Task;
+  shares: { recipe: string; massG: number }[];
+}
+
+/**
+ * The work of a session: preparation from the lines' forms, one job for the same ingredient, form and size over all batches and then dealt out; and the written steps.
+ * Steps wait for the preparation of what they use. Minutes are set-up + per kilo.
+ */
+export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder): Task[] {
+  const preps = new Map<string, Prep>();
+  const prepOfLine = new Map<string, string>();
+  for (const { batchId, revision, scaled } of batches) {
+    for (const { line, massG } of scaled.lines) {
+      if (line.moment !== 'batch' || !line.form || notPrepared.has(line.form) || line.item.type !== 'ingredient' || massG === undefined) continue;
+      const row = finder.byId(line.item.id);
+      // what is bought chopped is not chopped again
+      if (row?.aisle === 'tins_jars' || row?.aisle === 'frozen') continue;
+      const id = `prep:${line.item.id}:${line.form}:${line.sizeMm ?? 0}`;
+      prepOfLine.set(`${batchId}/${line.id}`, id);
+      const prep = preps.get(id);
+      if (prep) {
+        if (!prep.task.batchIds.includes(batchId)) prep.task.batchIds.push(batchId);
+        prep.shares.push({ recipe: revision.name, massG });
+      } else {
+        const size = line.sizeMm ? `, ${line.sizeMm} mm` : '';
+        preps.set(id, {
+          task: { id, batchIds: [batchId], title: `${verbs[line.form] ?? 'Prepare'} ${row?.name ?? line.name}${size}`, detail: '', handsOnMin: 0, waitMin: 0, after: [], needs: [], hazards: [], cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree'), guess: true },
+          shares: [{ recipe: revision.name, massG }],
+        });
+      }
+    }
+  }
+  for (const [id, prep] of preps) {
+    const [, ingredientId = '', form = ''] = id.split(':');
+    const rate = prepRates.find((r) => r.form === form && r.group === prepGroup(ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
+    const total = prep.shares.reduce((sum, s) => sum + s.massG, 0);
+    prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
+    prep.task.detail = prep.shares.length === 1 ? `${sayMass(Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}` : `${sayMass(Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMass(Math.round(s.massG))} ${s.recipe}`))}`;
+  }
+
+  const steps = batches.flatMap(({ batchId, revision, scaled }) =>
+    revision.steps.map((step): Task => {
+      const kg = step.uses.reduce((sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share, 0);
+      const waitsFor = step.uses.map((use) => prepOfLine.get(`${batchId}/${use.lineId}`)).filter((id): id is string => id !== undefined);
+      const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
+      return {
+        id: `step:${batchId}:${step.id}`,
+        batchIds: [batchId],
+        title: step.text,
+        detail: uses.length > 0 ? listOf(uses.map((l) => `${l.out ? `${l.out} ` : ''}${l.line.name}`)) : '',
+        handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg)),
+        waitMin: step.waitMin,
+        after: [...new Set([...step.after.map((s) => `step:${batchId}:${s}`), ...waitsFor])],
+        needs: step.needs.map((n) => ({ kind: n.kind, ...(n.tempC !== undefined && { tempC: n.tempC }) })),
+        ...(step.cue && { cue: step.cue }),
+        hazards: step.hazards,
+        cleanliness: revision.kind === 'puree' ? 0 : 3,
+        guess: step.guess,
+      };
+    }),
+  );
+  return [...[...preps.values()].map((p) => p.task), ...steps];
+}
+
+/** How much work that is, in words: `14 tasks`. */
+export const sayTaskCount = (tasks: readonly Task[]): string => countOf(tasks.length, 'task');

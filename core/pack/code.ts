@@ -1,0 +1,50 @@
+/** Signs of a pack's code: 2-9 and A-Z without I, L, O: 31 of them, so that the check sign catches every single slip. */
+export const codeSigns = '23456789ABCDEFGHJKMNPQRSTUVWXYZ';
+
+const valueOf = (sign: string): number => codeSigns.indexOf(sign);
+
+/** The check sign of four: the sum of i times each value, modulo 31. */
+function checkSign(four: string): string {
+  const sum = [...four].reduce((s, sign, i) => s + (i + 1) * valueOf(sign), 0);
+  return codeSigns[sum % 31] ?? '2';
+}
+
+/**
+ * The code of a number from 0 to 31^4 - 1: four signs and a check sign.
+ * @throws RangeError outside that range
+ */
+export function codeFrom(n: number): string {
+  if (!Number.isInteger(n) || n < 0 || n >= 31 ** 4) throw new RangeError(`codeFrom: expected a whole number from 0 to ${31 ** 4 - 1}, got ${n}`);
+  let rest = n;
+  let four = '';
+  for (let i = 0; i < 4; i += 1) {
+    four = (codeSigns[rest % 31] ?? '2') + four;
+    rest = Math.floor(rest / 31);
+  }
+  return four + checkSign(four);
+}
+
+export const isCode = (code: string): boolean => /^[2-9A-HJKMNP-Z]{5}$/.test(code) && checkSign(code.slice(0, 4)) === code[4];
+
+export type TypedCode = { kind: 'exact'; code: string } | { kind: 'solved'; code: string; offers: string[] } | { kind: 'wrong'; typed: string; near: string[] } | { kind: 'notACode'; typed: string };
+
+const oneOff = (a: string, b: string): boolean => a.length === b.length && [...a].filter((sign, i) => sign !== b[i]).length === 1;
+
+/**
+ * Reads a code as a cook types it: small letters and spaces are fine; one impossible sign (0, O, 1, I, L) is solved from the check sign and offered;
+ * a wrong check lists known codes that are one sign away (DECISIONS 31).
+ */
+export function readCode(typed: string, known: readonly string[]): TypedCode {
+  const text = typed.toUpperCase().replace(/[\s-]/g, '');
+  if (isCode(text)) return { kind: 'exact', code: text };
+  if (text.length !== 5 || /[^0-9A-Z]/.test(text)) return { kind: 'notACode', typed };
+  const impossible = [...text].flatMap((sign, i) => (codeSigns.includes(sign) ? [] : [i]));
+  if (impossible.length === 1) {
+    const at = impossible[0] ?? 0;
+    const offers = [...codeSigns].map((sign) => text.slice(0, at) + sign + text.slice(at + 1)).filter(isCode);
+    const stored = offers.filter((o) => known.includes(o));
+    const best = stored[0] ?? offers[0];
+    if (best) return { kind: 'solved', code: best, offers: stored.length > 0 ? stored : offers };
+  }
+  return { kind: 'wrong', typed, near: known.filter((k) => oneOff(k, text)) };
+}

@@ -1,0 +1,119 @@
+import { inBase, sayMass, sayVolume, toNumber, unitFacts, type Because, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import type { ScaledLine } from '#core/recipe';
+import { aisles } from './data/aisles.ts';
+
+/** One batch's scaled lines, for the list. */
+export interface ShopBatch {
+  batchId: string;
+  recipeName: string;
+  lines: readonly ScaledLine[];
+}
+
+/** Who asked for how much of a line. */
+export interface Asked {
+  batchId: string;
+  recipeName: string;
+  /** In the line's own bought unit. */
+  amount: number;
+  text: string;
+}
+
+export interface ShopLine {
+  /** Ingredient, form and unit bought: what a tick holds on to. */
+  key: string;
+  name: string;
+  aisle: string;
+  unit: 'g' | 'ml' | 'piece' | 'asNeeded';
+  /** As-purchased amount. */
+  amount: number;
+  out: string;
+  asked: Asked[];
+  because: Because[];
+  onTheDay: boolean;
+}
+
+export interface ShopSection {
+  id: string;
+  name: string;
+  lines: ShopLine[];
+}
+
+interface Bought {
+  unit: ShopLine['unit'];
+  amount: number;
+  because: Because[];
+}
+
+/** As-purchased amount of one line: edible mass over the edible share, volumes of what is poured, whole pieces. */
+function bought(line: ScaledLine, row: IngredientRow | undefined): Bought {
+  if (!line.exact) return { unit: 'asNeeded', amount: 0, because: [] };
+  const edible = row?.ediblePct ?? 100;
+  const base = inBase(line.exact);
+  if (base?.dimension === 'volume' && row?.density.liquid !== undefined) return { unit: 'ml', amount: base.value, because: [] };
+  if (line.massG !== undefined) return { unit: 'g', amount: (line.massG * 100) / edible, because: edible < 100 ? [{ code: 'trim', params: { edible }, ...(row && { source: row.source }) }] : [] };
+  if (base?.dimension === 'volume') return { unit: 'ml', amount: base.value, because: row ? [{ code: 'noDensity' }] : [] };
+  if (unitFacts[line.exact.unit].dimension === 'piece') return { unit: 'piece', amount: toNumber(line.exact.amount), because: [] };
+  return { unit: 'asNeeded', amount: 0, because: [] };
+}
+
+const say = (unit: ShopLine['unit'], amount: number): string => (unit === 'g' ? sayMass(Math.ceil(amount)) : unit === 'ml' ? sayVolume(Math.ceil(amount)) : unit === 'piece' ? String(Math.ceil(amount - 1e-9)) : 'as needed');
+
+/** "1.65 kg, about 11": counted things are bought by eye. */
+function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow | undefined): string {
+  const text = say(line.unit, line.amount);
+  if (line.unit !== 'g' || row?.pieceG === undefined || !['greens_roots', 'fruit', 'dairy_eggs', 'herbs'].includes(row.aisle)) return text;
+  const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
+  const each = row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}` : '';
+  return pieces > 0 && pieces <= 60 ? `${text}, about ${pieces}${each}` : text;
+}
+
+/** Water comes from the tap. */
+const neverBought = new Set(['water']);
+
+/**
+ * One summed list in as-purchased amounts with the trace of who asked for what, by aisle; what is added on the day stands apart.
+ * Draws from other recipes are cooked, not bought, and are left out.
+ * Law: a line's amount is the sum of what was asked; the order of the batches does not matter.
+ */
+export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFinder): ShopSection[] {
+  const lines = new Map<string, ShopLine & { row?: IngredientRow }>();
+  for (const batch of batches) {
+    for (const scaled of batch.lines) {
+      const { item } = scaled.line;
+      if (item.type === 'recipe' || (item.type === 'ingredient' && neverBought.has(item.id))) continue;
+      const row = item.type === 'ingredient' ? finder.byId(item.id) : undefined;
+      const b = bought(scaled, row);
+      const onTheDay = scaled.line.moment === 'cookDay';
+      const name = row?.name ?? scaled.line.name;
+      const key = `${onTheDay ? 'day' : 'batch'}|${item.type === 'ingredient' ? item.id : name.toLowerCase()}|${b.unit}`;
+      const asked: Asked = { batchId: batch.batchId, recipeName: batch.recipeName, amount: b.amount, text: say(b.unit, b.amount) };
+      const line = lines.get(key);
+      if (line) {
+        line.amount += b.amount;
+        line.asked.push(asked);
+      } else {
+        lines.set(key, { key, name, aisle: row?.aisle ?? 'other', unit: b.unit, amount: b.amount, out: '', asked: [asked], because: b.because, onTheDay, ...(row && { row }) });
+      }
+    }
+  }
+  const all = [...lines.values()].map(({ row, ...line }): ShopLine => ({ ...line, out: sayBought(line, row) }));
+  const byName = (a: ShopLine, b: ShopLine): number => a.name.localeCompare(b.name) || a.key.localeCompare(b.key);
+  const sections = aisles.map((aisle) => ({ ...aisle, lines: all.filter((l) => !l.onTheDay && l.aisle === aisle.id).sort(byName) }));
+  return [...sections, { id: 'onTheDay', name: 'For the day it is eaten', lines: all.filter((l) => l.onTheDay).sort(byName) }].filter((s) => s.lines.length > 0);
+}
+
+/** What a tick remembers, and whether the list has moved since. */
+export interface Tick {
+  amount: number;
+  unit: string;
+  how: 'bought' | 'haveIt';
+}
+
+/**
+ * Whether a ticked line now asks for more than was ticked.
+ * @example tickNote({ amount: 1200, unit: 'g', how: 'bought' }, { unit: 'g', amount: 1500 }) // 'ticked at 1.2 kg, now 1.5 kg'
+ */
+export function tickNote(tick: Tick, line: Pick<ShopLine, 'unit' | 'amount'>): string | undefined {
+  const more = line.amount > tick.amount * 1.02 + 0.5;
+  return more ? `ticked at ${say(line.unit, tick.amount)}, now ${say(line.unit, line.amount)}` : undefined;
+}
