@@ -1,0 +1,26 @@
+import type { EventData, Instant, Meal } from '#core/contract';
+
+/** One labelled container as its events have made it. Portions are in the recipe's own servings. */
+export interface PackState extends EventData<'filled'> {
+  packId: string;
+  left: number;
+  filledAt: Instant;
+  /** Where it stands; without a place it is not stored yet. */
+  placeId?: string;
+  zoneId?: string;
+  planned?: { day: string; meal: Meal };
+  pulled?: { day: string; meal: Meal; at: Instant };
+  /** In the fridge since: thawed, opened, or the rest of a meal. */
+  fridgeSince?: Instant;
+  labelled?: 'printed' | 'hand';
+  washed: boolean;
+  /** Sums that must always agree with what was filled. */
+  sums: { eaten: number; discarded: number; given: number; lost: number; found: number; corrected: number; difference: number };
+  /** The last thing that emptied it. */
+  ended?: { how: 'eaten' | 'discarded' | 'given' | 'lost' | 'corrected'; at: Instant; reason?: string };
+}
+
+/** Where a pack stands on its way. */
+export type PackStatus = 'unplaced' | 'frozen' | 'fridge' | 'empty';
+
+export const statusOf = (pack: Pick<PackState, 'left' | 'fridgeSince' | 'placeId'>): PackStatus => (pack.left <= 0 ? 'empty' : pack.fridgeSince ? 'fridge' : pack.placeId ? 'frozen' : 'unplaced');
