@@ -34,6 +34,8 @@ const filled = z.object({
   limit: daySchema,
   allergens: allergenSummarySchema,
   raw: z.boolean(),
+  /** `Not for Osk (2 g salt)`: printed, since a pack may be given away. */
+  cautions: z.array(z.string().max(160)).max(8),
   addOnDay: z.array(z.string().max(120)).max(20),
   reheat: z.array(z.string().max(300)).max(6),
   thaw: z.string().max(200).optional(),

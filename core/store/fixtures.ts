@@ -3,7 +3,7 @@ import type { EventData, TamboEvent } from '#core/contract';
 
 export const testFilled = (over: Partial<EventData<'filled'>> = {}): EventData<'filled'> => ({
   code: '22222', lotId: 'lot', name: 'Stew', kind: 'meal', portions: 4, massG: 1600, volumeMl: 1600, outerMl: 1900, made: { earliest: '2026-10-03', latest: '2026-10-03' }, nOf: { n: 1, of: 1 },
-  life: { rowId: 'stew_meat', part: 'stew', months: 2, monthsHigh: 3, fridgeDays: 2, source: 'FSIS' }, bestBy: '2026-12-03', limit: '2027-01-03', allergens: { contains: [], check: [], unmatched: [] }, raw: false, addOnDay: [], reheat: [], ...over,
+  life: { rowId: 'stew_meat', part: 'stew', months: 2, monthsHigh: 3, fridgeDays: 2, source: 'FSIS' }, bestBy: '2026-12-03', limit: '2027-01-03', allergens: { contains: [], check: [], unmatched: [] }, raw: false, cautions: [], addOnDay: [], reheat: [], ...over,
 });
 
 export const testInstant = (minute: number): string => new Date(Date.UTC(2026, 9, 3, 12, 0) + minute * 60_000).toISOString();

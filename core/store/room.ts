@@ -1,4 +1,4 @@
-import type { Place } from '#core/contract';
+import type { Container, Place } from '#core/contract';
 import { statusOf, type PackState } from './state.ts';
 
 /** Share of the label litres that packs can really fill: chest 0.85, drawers and boxes 0.75 (reference 8.6, KIT). */
@@ -20,16 +20,31 @@ export function roomIn(place: Place, packs: readonly PackState[]): PlaceRoom {
   return { placeId: place.id, usableMl, usedMl, freeMl: Math.max(0, usableMl - usedMl), packs: here.length };
 }
 
-/** Containers in use by packs that hold food, or emptied and not washed yet. One-use ones are gone once filled. */
-export function containersInUse(packs: readonly PackState[], oneUse: ReadonlySet<string>): Map<string, { inUse: number; toWash: number }> {
-  const counts = new Map<string, { inUse: number; toWash: number }>();
+/** How a container kind is used: holding food, emptied and not washed, filled ever. */
+export interface ContainerUse {
+  holding: number;
+  toWash: number;
+  ever: number;
+}
+
+/** Usage by container kind from packs. */
+export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> {
+  const counts = new Map<string, ContainerUse>();
   for (const pack of packs) {
     if (!pack.containerId) continue;
-    const c = counts.get(pack.containerId) ?? { inUse: 0, toWash: 0 };
+    const c = counts.get(pack.containerId) ?? { holding: 0, toWash: 0, ever: 0 };
     const empty = statusOf(pack) === 'empty';
-    if (!empty || oneUse.has(pack.containerId)) c.inUse += 1;
-    else if (!pack.washed) c.toWash += 1;
-    counts.set(pack.containerId, c);
+    counts.set(pack.containerId, { holding: c.holding + (empty ? 0 : 1), toWash: c.toWash + (empty && !pack.washed ? 1 : 0), ever: c.ever + 1 });
   }
   return counts;
 }
+
+/**
+ * Containers free now: a returning one is free again once its pack is eaten and it is washed, a one-use one is gone for good.
+ * Trays are never filled for good and stay free.
+ */
+export const freeNow = (containers: readonly Container[], usage: ReadonlyMap<string, ContainerUse>): { container: Container; free: number; toWash: number }[] =>
+  containers.map((container) => {
+    const use = usage.get(container.id) ?? { holding: 0, toWash: 0, ever: 0 };
+    return { container, free: Math.max(0, container.owned - (container.oneUse ? use.ever : use.holding + use.toWash)), toWash: container.oneUse ? 0 : use.toWash };
+  });

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { TamboEvent } from '#core/contract';
+import { testContainer } from '../pack/fixtures.ts';
 import { histories, testFilled, testInstant } from './fixtures.ts';
-import { containersInUse, dueOf, foldPack, roomIn, statusOf, useFirst, type PackState } from './index.ts';
+import { dueOf, foldPack, freeNow, roomIn, statusOf, usageOf, useFirst, type PackState } from './index.ts';
 
 const packsOf = (events: TamboEvent[]) => [...new Set(events.flatMap((e) => e.subjects))].map((id) => foldPack(events, id)).filter((p): p is PackState => p !== undefined);
 const event = <T extends TamboEvent['type']>(type: T, data: Extract<TamboEvent, { type: T }>['data'], minute: number, id = `${type}${minute}`): TamboEvent => ({ id, subjects: ['p'], instant: testInstant(minute), device: 'd', counter: minute, version: 1, type, data }) as TamboEvent;
@@ -65,8 +66,9 @@ describe('room and containers', () => {
   it('a returning container is to wash when empty, free after one tap; a one-use one is gone', () => {
     const tub = { ...stored, containerId: 'tub' };
     const empty = { ...tub, left: 0 };
-    expect(containersInUse([tub, empty], new Set()).get('tub')).toEqual({ inUse: 1, toWash: 1 });
-    expect(containersInUse([{ ...empty, washed: true }], new Set()).get('tub')).toEqual({ inUse: 0, toWash: 0 });
-    expect(containersInUse([empty], new Set(['tub'])).get('tub')).toEqual({ inUse: 1, toWash: 0 });
+    const free = (packs: PackState[], oneUse = false) => freeNow([testContainer('tub', { owned: 5, oneUse })], usageOf(packs))[0];
+    expect(free([tub, empty])).toMatchObject({ free: 3, toWash: 1 });
+    expect(free([{ ...empty, washed: true }])).toMatchObject({ free: 5, toWash: 0 });
+    expect(free([{ ...empty, washed: true }], true)).toMatchObject({ free: 4, toWash: 0 });
   });
 });

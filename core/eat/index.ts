@@ -1,0 +1,3 @@
+export { quantile, reaches } from './negativeBinomial.ts';
+export { runway, runwayRules, type DayEaten, type Runway, type RunwayInput, type RunwayPoint } from './runway.ts';
+export { probablyEaten } from './probable.ts';

@@ -1,0 +1,1 @@
+export { demandOver, type SpanDemand } from './demand.ts';

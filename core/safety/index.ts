@@ -1,0 +1,1 @@
+export { cautions, cautionsFor, type Caution, type CautionPlace, type SaidCaution } from './cautions.ts';

@@ -1,0 +1,122 @@
+import type { Batch, Container, Revision } from '#core/contract';
+import type { Task } from '#core/cook';
+import { choosePacks, cubeRounds, freeAfter, type CubeRounds, type Free, type PackChoice, type PackResult } from '#core/pack';
+import { scaleRecipe, type ScaledRecipe } from '#core/recipe';
+import type { ShopSection } from '#core/shop';
+import type { PackState } from '#core/store';
+import { containerFacts, lotFacts, type ContainerFacts, type LotFacts } from './labels.ts';
+import type { SessionLog } from './log.ts';
+import { stageFlags, stageOf, type Flags, type Stage } from './state.ts';
+import type { World } from './world.ts';
+
+export interface BatchYield {
+  ml: number;
+  g?: number;
+  /** Planned until it is weighed. */
+  how: 'planned' | 'weighed';
+  densityGPerMl?: number;
+  portionMl: number;
+}
+
+export interface BatchView {
+  batch: Batch;
+  revision: Revision;
+  scaled: ScaledRecipe;
+  yield: BatchYield;
+  packs: PackState[];
+  tonightMl: number;
+  discardedMl: number;
+  /** What is still in the pot. */
+  toPackMl: number;
+  packing: PackResult;
+  cubes?: CubeRounds;
+  flags: Flags;
+  stage: Stage;
+  lot: LotFacts;
+  /** Texts by container, for the labels of what is chosen. */
+  facts: Record<string, ContainerFacts>;
+}
+
+/** Cubes a bag should hold: two days of the baby's meals, else twenty. */
+const cubeGroups = (world: World): number[] => {
+  const baby = world.eaters.find((e) => e.baby)?.baby;
+  return baby ? [baby.cubesPerMeal * baby.mealsPerDay * 2] : [20];
+};
+
+/** Finished volume of one portion; a weight without a density cannot become a volume. */
+export function portionMlOf(revision: Revision): number | undefined {
+  if (revision.cubeMl !== undefined) return revision.cubeMl;
+  if (revision.serving.unit === 'ml') return revision.serving.amount;
+  return revision.density && revision.serving.amount / revision.density.gPerMl;
+}
+
+export function yieldOf(batch: Batch, revision: Revision, log: SessionLog): BatchYield {
+  const weighed = log.weighed.get(batch.id);
+  const density = revision.density?.gPerMl;
+  // without a density one litre is taken to weigh a kilo until a tub has been weighed; Pack says so and asks
+  const portionMl = portionMlOf(revision) ?? revision.serving.amount;
+  if (weighed) return { ml: weighed.volumeMl, g: weighed.netG, how: 'weighed', portionMl, densityGPerMl: weighed.netG / weighed.volumeMl };
+  const ml = portionMl * batch.portions;
+  return { ml, how: 'planned', portionMl, ...(density !== undefined && { g: ml * density, densityGPerMl: density }) };
+}
+
+/** Packs wished for, from what is free; pans take only what is baked in them. */
+export function packingFor(revision: Revision, ml: number, portionMl: number, frees: readonly Free[], world: World, groups: readonly number[] = world.household.groupSizes): PackResult {
+  const asCubes = revision.cubeMl !== undefined;
+  const fitting = frees.filter((f) => (asCubes ? f.container.shape === 'bag' : f.container.shape !== 'tray' && (f.container.shape !== 'pan' || revision.tags.includes('pan'))) && (!revision.tags.includes('pan') || f.container.shape === 'pan') && (revision.kind !== 'broth' || f.container.shape !== 'bag'));
+  return choosePacks({ yieldMl: ml, portionMl, groups: asCubes ? cubeGroups(world) : revision.kind === 'meal' || revision.kind === 'kit' ? groups : [1], ...(asCubes && { asCubes }) }, fitting);
+}
+
+/** A choice the cook has already saved for this batch, when its containers are still known. */
+function saved(batch: Batch, ml: number, portionMl: number, containers: readonly Container[]): PackResult | undefined {
+  if (!batch.packing) return undefined;
+  const groups = batch.packing.flatMap((g) => {
+    const container = containers.find((c) => c.id === g.containerId);
+    return container ? [{ container, packs: g.packs, portionsEach: g.portionsEach, mlEach: g.portionsEach * portionMl }] : [];
+  });
+  const portions = Math.floor(ml / portionMl + 1e-9);
+  const packed = groups.reduce((s, g) => s + g.packs * g.portionsEach, 0);
+  return { ok: true, choice: { groups, portionsPacked: packed, packs: groups.reduce((s, g) => s + g.packs, 0), portionsLeft: Math.max(0, portions - packed), tonightMl: Math.max(0, ml - portions * portionMl) } };
+}
+
+export interface BatchInput {
+  batch: Batch;
+  revision: Revision;
+  log: SessionLog;
+  packs: readonly PackState[];
+  frees: readonly Free[];
+  list: readonly ShopSection[];
+  tasks: readonly Task[];
+}
+
+/** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
+export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
+  const { batch, revision, log } = input;
+  const result = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+  if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
+  const made = yieldOf(batch, revision, log);
+  const packs = input.packs.filter((p) => p.batchId === batch.id).toSorted((a, b) => a.nOf.n - b.nOf.n);
+  const packedMl = packs.reduce((s, p) => s + p.volumeMl, 0);
+  const tonightMl = log.tonight.get(batch.id) ?? 0;
+  const discardedMl = log.discarded.get(batch.id) ?? 0;
+  const toPackMl = Math.max(0, made.ml - packedMl - tonightMl - discardedMl);
+  const packing = (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) || packingFor(revision, toPackMl, made.portionMl, input.frees, world);
+  const lines = input.list.flatMap((s) => s.lines).filter((l) => !l.onTheDay && l.asked.some((a) => a.batchId === batch.id));
+  const tasks = input.tasks.filter((t) => t.batchIds.includes(batch.id));
+  const flags = stageFlags({
+    lines: { total: lines.length, ticked: lines.filter((l) => log.ticks.has(l.key)).length },
+    tasks: { total: tasks.length, closed: tasks.filter((t) => ['done', 'skipped'].includes(log.tasks.get(t.id)?.state ?? '')).length },
+    yieldLogged: log.weighed.has(batch.id), yieldMl: made.ml, portionMl: made.portionMl, packedMl, tonightMl, discardedMl, closedByHand: log.closed.has(batch.id),
+    packs: { total: packs.length, labelled: packs.filter((p) => p.labelled).length, placed: packs.filter((p) => p.placeId || p.fridgeSince || p.left === 0).length },
+  });
+  const tray = world.containers.find((c) => c.shape === 'tray' && c.brimMl >= (revision.cubeMl ?? Infinity));
+  const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
+  const facts = Object.fromEntries(world.containers.filter((c) => c.shape !== 'tray').map((c) => [c.id, containerFacts(revision, c, Math.min(c.fillMl, made.portionMl * 2), world)]));
+  return {
+    view: {
+      batch, revision, scaled: result.scaled, yield: made, packs, tonightMl, discardedMl, toPackMl, packing, flags, stage: stageOf(flags), lot: lotFacts(revision, result.scaled, world), facts,
+      ...(revision.cubeMl !== undefined && { cubes: cubeRounds(made.ml, revision.cubeMl, tray?.owned ?? 0, tray?.cells ?? 0) }),
+    },
+    frees: choice ? freeAfter(input.frees, choice) : [...input.frees],
+  };
+}

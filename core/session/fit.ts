@@ -1,0 +1,77 @@
+import type { Place } from '#core/contract';
+import type { Schedule } from '#core/cook';
+import { countOf, sayMinutes, sayVolume } from '#core/kitchen';
+import { outerMl } from '#core/pack';
+import type { PlaceRoom } from '#core/store';
+import type { BatchView } from './batch.ts';
+
+/** One thing a session needs, against what there is. */
+export interface FitRow {
+  id: string;
+  name: string;
+  need: number;
+  have: number;
+  unit: 'piece' | 'ml' | 'min';
+  fits: boolean;
+  says: string;
+  /** Ways out when it does not fit. */
+  waysOut: string[];
+}
+
+export interface Fit {
+  rows: FitRow[];
+  fits: boolean;
+  /** What binds most, in a sentence. */
+  binding?: string;
+}
+
+export interface FitInput {
+  batches: readonly BatchView[];
+  schedule: Schedule | undefined;
+  /** Hours the cooks have, when they said so. */
+  hoursMin?: number;
+  rooms: readonly PlaceRoom[];
+  freezers: readonly Place[];
+}
+
+/** First check before shopping: containers, freezer litres, hours. */
+export function fitCheck(input: FitInput): Fit {
+  const rows: FitRow[] = [];
+  const short = input.batches.filter((b) => !b.flags.packed && (!b.packing.ok || b.packing.choice.portionsLeft > 0));
+  const wanted = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs + (b.packing.choice.portionsLeft > 0 ? b.packing.choice.portionsLeft : 0) : 1), 0);
+  const found = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs : 0), 0);
+  rows.push({
+    id: 'containers', name: 'Containers', need: wanted, have: found, unit: 'piece', fits: short.length === 0,
+    says: short.length === 0 ? `${countOf(found, 'container')} chosen from what is free` : short.map((b) => sayShort(b)).join(' '),
+    waysOut: short.length === 0 ? [] : ['wash the empty ones on the Kitchen page', 'eat down a few packs first', 'cook fewer portions', 'buy more and add them in Kitchen'],
+  });
+
+  const needMl = input.batches.filter((b) => !b.flags.stored && b.packing.ok).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach), 0) : 0), 0);
+  const freeMl = input.rooms.filter((r) => input.freezers.some((f) => f.id === r.placeId)).reduce((s, r) => s + r.freeMl, 0);
+  rows.push({
+    id: 'freezer', name: 'Freezer room', need: needMl, have: freeMl, unit: 'ml', fits: needMl <= freeMl,
+    says: `${sayVolume(Math.round(needMl / 100) * 100)} by the outside of the packs, ${sayVolume(Math.round(freeMl / 100) * 100)} free`,
+    waysOut: needMl <= freeMl ? [] : ['flat bags take less room than tubs', 'eat down what is due first', 'cook fewer portions', 'split it over two sessions'],
+  });
+
+  if (input.schedule) {
+    const min = input.schedule.makespanMin;
+    const have = input.hoursMin ?? 8 * 60;
+    rows.push({
+      id: 'hours', name: 'Hours', need: min, have, unit: 'min', fits: min <= have,
+      says: `about ${sayMinutes(min)} to the last pot off, ${sayMinutes(input.schedule.handsMin)} of it hands-on; packing comes on top`,
+      waysOut: min <= have ? [] : ['take a second pair of hands', 'drop a dish', 'split it over two days'],
+    });
+  }
+  const tightest = rows.filter((r) => r.have > 0).toSorted((a, b) => b.need / b.have - a.need / a.have)[0];
+  return { rows, fits: rows.every((r) => r.fits), ...(tightest && { binding: tightest.fits ? `${tightest.name} ${tightest.need / tightest.have > 0.8 ? 'will be tight' : 'is what fills up first'}: ${tightest.says}.` : `${tightest.name} does not fit: ${tightest.says}` }) };
+}
+
+function sayShort(b: BatchView): string {
+  if (b.packing.ok) return `${b.revision.name}: ${countOf(b.packing.choice.portionsLeft, 'portion')} find no container.`;
+  switch (b.packing.why) {
+    case 'portionTooLarge': return `${b.revision.name}: one portion of ${sayVolume(Math.round(b.packing.portionMl))} is larger than every container${b.packing.nearest ? `; the nearest is ${b.packing.nearest.name} (${sayVolume(Math.round(b.packing.nearest.fillMl))})` : ''}.`;
+    case 'nothingFree': return `${b.revision.name}: nothing that fits is free.`;
+    case 'lessThanOne': return `${b.revision.name}: less than one portion, it is tonight's.`;
+  }
+}

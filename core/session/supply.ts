@@ -1,0 +1,74 @@
+import type { Day } from '#core/contract';
+import { addDays, demand, sayDay } from '#core/kitchen';
+import { probablyEaten, runway, type DayEaten, type Runway } from '#core/eat';
+import { dinnerQuarters, dinnersLeft } from './dinners.ts';
+import type { World } from './world.ts';
+
+/** What was eaten from the store by group and day, from the log. */
+export interface EatenDay extends DayEaten {
+  group: 'dinner' | 'baby' | 'broth';
+}
+
+/** How much of one thing there is and how long it lasts; the same object feeds every page. */
+export interface Supply {
+  group: EatenDay['group'];
+  /** Whole dinners, baby meals, packs of 500 ml. */
+  count: number;
+  unit: string;
+  runway: Runway;
+  /** `last to about 9 Jan (1 to 18 Jan)`. */
+  says: string;
+}
+
+export interface Supplies {
+  dinners: Supply;
+  baby?: Supply;
+  broth?: Supply;
+  /** Packs probably eaten by now, to be settled. */
+  probable: number;
+}
+
+/** Half a litre: what a unit of broth is. */
+const brothUnitMl = 500;
+
+export const saysLast = (r: Runway): string => {
+  if (r.left <= 0) return 'none left';
+  const { early, middle, late } = r.runOut;
+  if (!middle) return 'last for more than two years';
+  return `last to about ${sayDay(middle)} (${early ? sayDay(early) : 'now'} to ${late ? sayDay(late) : 'later'})`;
+};
+
+/**
+ * Dinners left, the baby's meals and broth with their runways, computed once for all pages.
+ * Stock leaves out what was probably eaten; the runway counts it as eaten on its day.
+ */
+export function supplies(world: World, today: Day, eaten: readonly EatenDay[], tonightLogged: boolean): Supplies {
+  const { stock, probable } = probablyEaten(world.packs, today);
+  const { household, eaters } = world;
+  const cubesPerMeal = eaters.find((e) => e.baby)?.baby?.cubesPerMeal ?? 3;
+  const inGroup = (group: EatenDay['group']): DayEaten[] => [
+    ...eaten.filter((e) => e.group === group).map((e) => ({ day: e.day, portions: group === 'baby' ? e.portions / cubesPerMeal : e.portions })),
+    ...probable.filter((p) => groupOf(p.kind) === group).map((p) => ({ day: p.planned?.day ?? today, portions: group === 'dinner' ? Math.min(p.left, demand(eaters, p.planned?.day ?? today).quarters / 4) : group === 'baby' ? p.left / cubesPerMeal : p.left })),
+  ];
+  const startDay = tonightLogged ? addDays(today, 1) : today;
+  const make = (group: EatenDay['group'], left: number, count: number, unit: string, daily: (day: Day) => number): Supply => {
+    const r = runway({ today: group === 'dinner' ? startDay : today, left, demand: daily, eaten: inGroup(group), parDays: household.parDays, leadDays: household.leadDays });
+    return { group, count, unit, runway: r, says: saysLast(r) };
+  };
+
+  const quarters = dinnerQuarters(stock);
+  const dinners = make('dinner', quarters / 4, dinnersLeft(quarters, eaters, today, tonightLogged), 'dinners', (day) => demand(eaters, day).quarters / 4);
+  const cubes = stock.filter((p) => p.kind === 'puree').reduce((s, p) => s + p.left, 0);
+  const hasBaby = eaters.some((e) => e.stage === 'baby');
+  const brothMl = stock.filter((p) => p.kind === 'broth').reduce((s, p) => s + (p.left / p.portions) * p.volumeMl, 0);
+  return {
+    dinners,
+    ...(hasBaby && { baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demand(eaters, day).babyMeals) }),
+    ...((brothMl > 0 || household.brothPacksPerWeek > 0) && { broth: make('broth', brothMl / brothUnitMl, Math.floor(brothMl / brothUnitMl + 1e-9), 'packs of broth', () => household.brothPacksPerWeek / 7) }),
+    probable: probable.length,
+  };
+}
+
+/** The supply a kind counts towards; bases, aromatics, dried and bread count for themselves. */
+export const groupOf = (kind: string): EatenDay['group'] | undefined => (kind === 'meal' || kind === 'kit' ? 'dinner' : kind === 'puree' ? 'baby' : kind === 'broth' ? 'broth' : undefined);
+

@@ -1,0 +1,64 @@
+import type { Day, Instant } from '#core/contract';
+import { addDays, daysFrom, demand, instantAt } from '#core/kitchen';
+import { probablyEaten } from '#core/eat';
+import { statusOf, useFirst, type Due, type PackState } from '#core/store';
+import type { World } from './world.ts';
+
+export interface WeekDay {
+  day: Day;
+  quarters: number;
+  /** Quarter plates planned from the store for that dinner. */
+  covered: number;
+  babyMeals: number;
+}
+
+export interface TodayView {
+  tonight: { packs: PackState[]; quarters: number; logged: boolean };
+  /** Planned for a coming meal, still frozen, with the hours it needs. */
+  takeOut: { pack: PackState; day: Day; by: Instant }[];
+  fridge: { pack: PackState; due: Due }[];
+  eatFirst: { pack: PackState; due: Due }[];
+  unlabelled: PackState[];
+  unplaced: PackState[];
+  probable: PackState[];
+  week: WeekDay[];
+}
+
+/** Longest fridge-thaw hours a pack's text gives; without one a day is planned. */
+export const thawHoursOf = (pack: Pick<PackState, 'thaw'>): number => {
+  const m = /to (\d+)/.exec(pack.thaw ?? '');
+  return m?.[1] ? Number(m[1]) : 24;
+};
+
+/** Meals leave the freezer thaw hours before dinner, at the latest at ten the evening before, when somebody is awake. */
+function takeOutBy(pack: PackState, day: Day, world: World): Instant {
+  const latest = instantAt(addDays(day, -1), '22:00', world.household.timeZone);
+  const hours = thawHoursOf(pack);
+  const days = Math.ceil(hours / 24);
+  const counted = instantAt(addDays(day, -days), world.household.dinnerAt, world.household.timeZone);
+  return counted < latest ? counted : latest;
+}
+
+/** What Today shows, from the stock and who is at the table. */
+export function todayView(world: World, today: Day, tonightLogged: boolean): TodayView {
+  const { stock, probable } = probablyEaten(world.packs, today);
+  const ordered = useFirst(stock, today, world.household.timeZone);
+  const plannedFor = (day: Day): PackState[] => stock.filter((p) => p.planned?.day === day && p.planned.meal === 'dinner');
+  return {
+    tonight: { packs: plannedFor(today), quarters: demand(world.eaters, today).quarters, logged: tonightLogged },
+    takeOut: stock
+      .filter((p) => p.planned && p.planned.day > today && statusOf(p) === 'frozen')
+      .map((pack) => ({ pack, day: pack.planned?.day ?? today, by: takeOutBy(pack, pack.planned?.day ?? today, world) }))
+      .sort((a, b) => a.by.localeCompare(b.by)),
+    fridge: ordered.filter((o) => statusOf(o.pack) === 'fridge'),
+    eatFirst: ordered.filter((o) => statusOf(o.pack) === 'frozen'),
+    unlabelled: stock.filter((p) => !p.labelled),
+    unplaced: stock.filter((p) => statusOf(p) === 'unplaced'),
+    probable,
+    week: daysFrom(today, 7).map((day) => {
+      const d = demand(world.eaters, day);
+      const covered = plannedFor(day).filter((p) => p.kind === 'meal' || p.kind === 'kit').reduce((s, p) => s + p.left * 4, 0);
+      return { day, quarters: d.quarters, babyMeals: d.babyMeals, covered: Math.min(d.quarters, covered) };
+    }),
+  };
+}

@@ -1,0 +1,111 @@
+import type { Day, Instant, Session, TamboEvent } from '#core/contract';
+import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
+import { minutesBetween } from '#core/kitchen';
+import { scaleRecipe } from '#core/recipe';
+import { shoppingList, tickNote, type ShopLine, type ShopSection } from '#core/shop';
+import { freeNow, roomIn, type PackState } from '#core/store';
+import { batchView, type BatchView } from './batch.ts';
+import { fitCheck, type Fit } from './fit.ts';
+import { sessionLog, type TaskLog } from './log.ts';
+import { sessionState, type SessionState } from './state.ts';
+import type { World } from './world.ts';
+
+export interface ListedLine extends ShopLine {
+  ticked?: 'bought' | 'haveIt';
+  tickNote?: string;
+}
+
+export interface TaskView extends Task {
+  log?: TaskLog;
+  /** Minutes from now (or from the session's start before it has begun). */
+  startMin?: number;
+  endMin?: number;
+  cook?: string;
+}
+
+export interface SessionView {
+  session: Session;
+  state: SessionState;
+  batches: BatchView[];
+  /** Batches whose recipe is gone or may not be planned yet. */
+  missing: { batchId: string; recipeId: string }[];
+  list: { id: string; name: string; lines: ListedLine[] }[];
+  tasks: TaskView[];
+  schedule?: Schedule;
+  scheduleError?: string;
+  cooling: (CoolingClock & { batchId: string; name: string })[];
+  fit: Fit;
+}
+
+/** How far a task that was started has come: hands first, then what minds itself. */
+function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
+  if (log.state !== 'running') return { state: log.state };
+  const gone = log.startedAt ? Math.max(0, minutesBetween(log.startedAt, now)) : 0;
+  const hands = Math.max(0, task.handsOnMin - gone);
+  const total = task.handsOnMin + task.waitMin + log.extraMin;
+  return { state: 'running', handsLeftMin: hands, waitLeftMin: Math.max(0, total - gone - hands) };
+}
+
+/**
+ * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
+ * @param packs packs filled from this session, empty ones too
+ */
+export function sessionView(session: Session, events: readonly TamboEvent[], packs: readonly PackState[], world: World, now: Instant, _today: Day): SessionView {
+  const log = sessionLog(events);
+  const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
+  const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
+  const scaled = known.flatMap(({ batch, revision }) => {
+    const r = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+    return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
+  });
+  const list: ShopSection[] = shoppingList(scaled, world.finder);
+  const tasks = tasksFor(scaled, world.finder);
+  const count = (kind: string): number => world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+  const progress = new Map(tasks.flatMap((t): [string, Progress][] => {
+    const l = log.tasks.get(t.id);
+    return l ? [[t.id, progressOf(t, l, now)]] : [];
+  }));
+  const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity: { hob: count('hob') || 4, oven: count('oven') || 1 } }, progress);
+  const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
+
+  let frees = freeNow(world.containers, world.usage).map(({ container, free }) => ({ container, free }));
+  const batches: BatchView[] = [];
+  for (const { batch, revision } of known) {
+    const { view, frees: left } = batchView({ batch, revision, log, packs, frees, list, tasks }, world);
+    batches.push(view);
+    frees = left;
+  }
+  const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
+  const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
+  const cooling = batches.flatMap((b) => {
+    const own = tasks.filter((t) => t.id.startsWith(`step:${b.batch.id}:`));
+    const last = own.at(-1);
+    const done = last && log.tasks.get(last.id);
+    return own.length > 0 && done?.state === 'done' && done.endedAt && !b.flags.packed && b.revision.kind !== 'kit' && !b.revision.raw && own.some((t) => t.needs.length > 0) ? [{ ...coolingClock(done.endedAt, now), batchId: b.batch.id, name: b.revision.name }] : [];
+  });
+  return {
+    session,
+    state: sessionState(batches.map((b) => b.flags)),
+    batches,
+    missing: found.filter((f) => !f.revision).map(({ batch }) => ({ batchId: batch.id, recipeId: batch.recipeId })),
+    list: list.map((s) => ({
+      ...s,
+      lines: s.lines.map((line): ListedLine => {
+        const tick = log.ticks.get(line.key);
+        const note = tick && tickNote(tick, line);
+        return { ...line, ...(tick && { ticked: tick.how }), ...(note && { tickNote: note }) };
+      }),
+    })),
+    tasks: tasks
+      .map((task): TaskView => {
+        const slot = slots.get(task.id);
+        const l = log.tasks.get(task.id);
+        const cook = session.cooks.find((c) => c.id === slot?.cookId)?.name;
+        return { ...task, ...(l && { log: l }), ...(slot && { startMin: slot.startMin, endMin: slot.endMin }), ...(cook && { cook }) };
+      })
+      .sort((a, b) => (a.startMin ?? -1) - (b.startMin ?? -1)),
+    ...(planned.ok ? { schedule: planned.schedule } : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
+    cooling,
+    fit: fitCheck({ batches, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
+  };
+}

@@ -1,0 +1,33 @@
+import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
+import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
+import type { ContainerUse, PackState } from '#core/store';
+import { allergenSummary } from '#core/recipe';
+
+/** Everything a page's numbers are made from, as it stands now. */
+export interface World {
+  household: Household;
+  eaters: readonly Eater[];
+  equipment: readonly Equipment[];
+  containers: readonly Container[];
+  places: readonly Place[];
+  /** Packs that hold food. */
+  packs: readonly PackState[];
+  usage: ReadonlyMap<string, ContainerUse>;
+  recipe: (id: string) => { recipe: Recipe; revision: Revision } | undefined;
+  revision: (id: string) => Revision | undefined;
+  finder: IngredientFinder;
+  lives: ReadonlyMap<string, LifeRow>;
+  materials: ReadonlyMap<string, ReferenceRow>;
+  reheats: readonly ReferenceRow[];
+  thaws: readonly ReferenceRow[];
+  allergenNames: ReadonlyMap<string, string>;
+}
+
+/** Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown. */
+export function allergensOf(revision: Revision, world: Pick<World, 'finder' | 'recipe'>, seen: ReadonlySet<string> = new Set()): AllergenSummary {
+  const path = new Set([...seen, revision.recipeId]);
+  return allergenSummary(revision.lines, world.finder, (id) => {
+    const drawn = path.has(id) ? undefined : world.recipe(id)?.revision;
+    return drawn && allergensOf(drawn, world, path);
+  });
+}
