@@ -4,4 +4,5 @@ export { cubeRounds, cubesThatFit, fillLimitMl, outerMl, thicknessMm, type CubeR
 export { drawLabel, type DrawItem, type DrawnLabel, type LabelContent, type LabelResult, type QrModules } from './label.ts';
 export { reheatCore, reheatText, thawHours } from './reheat.ts';
 export { a4Grid21, labelSpots, type LabelGrid, type LabelSpot } from './sheet.ts';
+export { kindPaths } from './kinds.ts';
 export { leadingMm, ptPerMm, setText, textWidthMm, type Weight } from './text.ts';

@@ -8,3 +8,5 @@ export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply 
 export { thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { allergensOf, type World } from './world.ts';
+export { nextStep, sayEvent } from './say.ts';
+export type * from './answers.ts';

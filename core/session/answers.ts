@@ -1,0 +1,173 @@
+import type { Container, Day, Eater, Equipment, Household, Instant, Kind, Meal, Place, Recipe, Revision, Session } from '#core/contract';
+import type { IngredientRow, ReferenceRow } from '#core/kitchen';
+import type { LabelContent } from '#core/pack';
+import type { AllergenWarning, RecipeDraft, RecipeGap } from '#core/recipe';
+import type { SaidCaution } from '#core/safety';
+import type { Due, PackState, PackStatus, PlaceRoom } from '#core/store';
+import type { SessionState } from './state.ts';
+import type { Supplies } from './supply.ts';
+import type { TodayView } from './today.ts';
+
+/** What the server answers, typed once for both sides. Requests are held to the contract; answers come from this core. */
+
+export interface StripMark {
+  packId: string;
+  code: string;
+  kind: Kind;
+  name: string;
+  due: Due;
+}
+
+export interface SessionBrief {
+  id: string;
+  name: string;
+  day: Day;
+  dishes: string[];
+  portions: number;
+  state: SessionState;
+}
+
+/** What stands around every page. */
+export interface FrameAnswer {
+  now: Instant;
+  today: Day;
+  stopped: boolean;
+  household: Household;
+  strip: StripMark[];
+  supplies: Supplies;
+  /** Sessions that are not stored away yet, the nearest first. */
+  open: SessionBrief[];
+  empty: boolean;
+}
+
+export interface TodayAnswer {
+  today: Day;
+  view: TodayView;
+  supplies: Supplies;
+  next?: SessionBrief;
+  cautions: SaidCaution[];
+  eaters: Eater[];
+  places: Place[];
+  demoOld: boolean;
+}
+
+export interface RecipeBrief {
+  recipe: Recipe;
+  servings: number;
+  servingText: string;
+  handsMin: number;
+  waitMin: number;
+  tags: string[];
+  allergens: string[];
+  lastMade?: Day;
+  portionsInStore: number;
+  canPlan: boolean;
+}
+
+export interface RecipeAnswer {
+  recipe: Recipe;
+  revision: Revision;
+  /** Rows of the ingredients its lines name, for scaling on the page. */
+  rows: IngredientRow[];
+  allergens: string[];
+  warnings: AllergenWarning[];
+  gaps: RecipeGap[];
+  keeps: string;
+  lastMade?: Day;
+  portionsInStore: number;
+  scaleStepG: number;
+  cautions: SaidCaution[];
+}
+
+export interface ReadAnswer {
+  drafts: RecipeDraft[];
+}
+
+/** A pack as lists and drawings need it. */
+export interface PackBrief {
+  packId: string;
+  code: string;
+  name: string;
+  kind: Kind;
+  left: number;
+  portions: number;
+  volumeMl: number;
+  outerMl: number;
+  massG: number;
+  made: PackState['made'];
+  bestBy: Day;
+  due: Due;
+  status: PackStatus;
+  placeId?: string;
+  zoneId?: string;
+  planned?: { day: Day; meal: Meal };
+  labelled?: 'printed' | 'hand';
+  recipeId?: string;
+  shape?: Container['shape'];
+  brittle: boolean;
+}
+
+export interface StoreAnswer {
+  today: Day;
+  places: { place: Place; room: PlaceRoom }[];
+  packs: PackBrief[];
+  probable: PackBrief[];
+  dinners: number;
+}
+
+export interface PackAnswer {
+  pack: PackState;
+  brief: PackBrief;
+  history: { id: string; at: Instant; says: string; undone: boolean }[];
+  cautions: SaidCaution[];
+  label: LabelContent;
+  container?: Container;
+  allergens: string[];
+  places: Place[];
+  eaters: Eater[];
+}
+
+export interface Evening {
+  day: Day;
+  quarters: number;
+  eaters: { eaterId: string; quarters: number }[];
+  babyMeals: number;
+  packs: PackBrief[];
+}
+
+export interface EatAnswer {
+  today: Day;
+  supplies: Supplies;
+  evenings: Evening[];
+  eatFirst: PackBrief[];
+  fridge: PackBrief[];
+  probable: PackBrief[];
+  recent: { eventId: string; day: Day; meal: Meal; name: string; portions: number; who: string }[];
+  eaters: Eater[];
+  tonightLogged: boolean;
+}
+
+export interface KitchenAnswer {
+  household: Household;
+  eaters: Eater[];
+  weeks: { days: Day[]; present: Record<string, Record<Meal, boolean>[]>; quarters: number[]; babyMeals: number[] };
+  equipment: Equipment[];
+  containers: { container: Container; free: number; toWash: number; wanted: number }[];
+  places: { place: Place; room: PlaceRoom }[];
+  presets: ReferenceRow[];
+}
+
+export interface SessionsAnswer {
+  sessions: SessionBrief[];
+  older: { id: string; name: string; day: Day }[];
+}
+
+export interface LabelsAnswer {
+  session?: Session;
+  labels: LabelContent[];
+  address: string;
+}
+
+export interface HistoryAnswer {
+  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean }[];
+}

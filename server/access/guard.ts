@@ -1,0 +1,28 @@
+import type { RequestHandler } from 'express';
+
+const ownHosts = new Set(['127.0.0.1', 'localhost', '[::1]']);
+
+const hostName = (host: string): string => host.replace(/:\d+$/, '').toLowerCase();
+
+/**
+ * Closed by default: only our own host name, only JSON bodies, no writes from other sites.
+ * A page elsewhere can point a name at 127.0.0.1 or post a form here; both end at this door.
+ */
+export const guard: RequestHandler = (req, res, next) => {
+  const host = req.headers.host ?? '';
+  const refuse = (status: number, message: string, expected: string, got: string): void => {
+    res.status(status).json({ message, refusals: [{ path: 'headers', expected, got }] });
+  };
+  if (!ownHosts.has(hostName(host))) return refuse(421, 'This address is not served here.', '127.0.0.1 or localhost', host || 'nothing');
+  const writes = !['GET', 'HEAD', 'OPTIONS'].includes(req.method);
+  if (!writes) return next();
+  const site = req.headers['sec-fetch-site'];
+  if (typeof site === 'string' && site !== 'same-origin' && site !== 'none') return refuse(403, 'Writes come from this household’s own pages only.', 'same-origin', site);
+  const origin = req.headers.origin;
+  if (origin) {
+    const name = URL.canParse(origin) ? new URL(origin).host : origin;
+    if (name !== host && !(ownHosts.has(hostName(name)) && process.env.TAMBO_DEV === '1')) return refuse(403, 'Writes come from this household’s own pages only.', host, origin);
+  }
+  if (!(req.headers['content-type'] ?? '').startsWith('application/json')) return refuse(415, 'Send JSON.', 'content-type: application/json', req.headers['content-type'] ?? 'nothing');
+  next();
+};

@@ -1,0 +1,50 @@
+import { and, eq } from 'drizzle-orm';
+import { bagRows, headspaceRows, ingredientRows, lifeRows, materialRows, panRows, spaceRows, tubRows, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen/data';
+import { reheatRows, thawRows, thicknessRows } from '#core/pack/data';
+import { portionRows } from '#core/plan/data';
+import { allergenRows, clockRows, hiddenAllergenRows, setpointRows } from '#core/safety/data';
+import type { Db } from './open.ts';
+import { meta, refRow } from './schema.ts';
+
+/** Raise when a shipped row changes: rows are brought in again, the household's edits stay. */
+const referenceVersion = 1;
+
+const tables = {
+  ingredient: ingredientRows, life: lifeRows, bag: bagRows, headspace: headspaceRows, tub: tubRows, pan: panRows, material: materialRows, space: spaceRows,
+  reheat: reheatRows, thaw: thawRows, thickness: thicknessRows, portion: portionRows,
+  allergen: allergenRows, hidden_allergen: hiddenAllergenRows, clock: clockRows, setpoint: setpointRows,
+} as const;
+
+export type ReferenceTable = keyof typeof tables;
+
+/** Brings shipped rows into the database on first start and after an upgrade; user rows and edits are kept. */
+export function loadReference(db: Db): void {
+  const stored = db.select().from(meta).where(eq(meta.key, 'referenceVersion')).get();
+  if (stored?.value === referenceVersion) return;
+  db.transaction((tx) => {
+    for (const [table, rows] of Object.entries(tables)) {
+      for (const row of rows) {
+        const shipped = row as unknown as Record<string, unknown>;
+        tx.insert(refRow).values({ table, id: row.id, shipped, edited: null, source: row.source, version: referenceVersion }).onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: referenceVersion } }).run();
+      }
+    }
+    tx.insert(meta).values({ key: 'referenceVersion', value: referenceVersion }).onConflictDoUpdate({ target: meta.key, set: { value: referenceVersion } }).run();
+  });
+}
+
+interface RowTypes {
+  ingredient: IngredientRow;
+  life: LifeRow;
+}
+
+/** Rows of a reference table as this household sees them: its own edit, else as shipped. */
+export function referenceRows<T extends ReferenceTable>(db: Db, table: T): (T extends keyof RowTypes ? RowTypes[T] : ReferenceRow)[] {
+  type Row = T extends keyof RowTypes ? RowTypes[T] : ReferenceRow;
+  return db.select().from(refRow).where(eq(refRow.table, table)).all().map((r) => (r.edited ?? r.shipped) as unknown as Row);
+}
+
+/** One row with where it comes from. */
+export const referenceRow = (db: Db, table: ReferenceTable, id: string): Record<string, unknown> | undefined => {
+  const row = db.select().from(refRow).where(and(eq(refRow.table, table), eq(refRow.id, id))).get();
+  return row ? (row.edited ?? row.shipped) : undefined;
+};

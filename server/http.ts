@@ -1,0 +1,38 @@
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import type { Refusal } from '#core/contract';
+import type { Clock } from './clock/index.ts';
+import type { Db } from './db/index.ts';
+
+/** What every route is given. */
+export interface Context {
+  db: Db;
+  clock: Clock;
+  migrationsFolder: string;
+}
+
+/** An answer in the 4xx: what was wrong, in words, with path, expected, got. */
+export class HttpRefusal extends Error {
+  readonly status: number;
+  readonly refusals: Refusal[];
+  constructor(status: number, message: string, refusals: Refusal[] = []) {
+    super(message);
+    this.status = status;
+    this.refusals = refusals;
+  }
+}
+
+export const notFound = (what: string, got: string): HttpRefusal => new HttpRefusal(404, `${what} is not known here.`, [{ path: 'id', expected: `${what} that exists`, got }]);
+
+/** A handler that answers with what it returns. */
+export const answer = <T>(make: (req: Request) => T): RequestHandler => (req: Request, res: Response, next: NextFunction): void => {
+  try {
+    res.json(make(req));
+  } catch (error) {
+    next(error);
+  }
+};
+
+export const param = (req: Request, name: string): string => {
+  const value = req.params[name];
+  return typeof value === 'string' ? value : '';
+};

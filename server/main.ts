@@ -1,0 +1,69 @@
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { makeClock } from './clock/index.ts';
+import { allDocuments, loadReference, openDb } from './db/index.ts';
+import { dataFolder } from './folder.ts';
+import { listen } from './listen.ts';
+
+const here = import.meta.dirname;
+const firstThat = (...folders: string[]): string => folders.find((f) => existsSync(f)) ?? folders[0] ?? here;
+const say = (text: string): void => void process.stdout.write(`${text}\n`);
+
+async function main(): Promise<void> {
+  const demo = process.env.TAMBO_DEMO === '1';
+  const folder = dataFolder(path.resolve(process.env.TAMBO_DATA ?? 'data'), demo ? 'demo.sqlite' : 'tambo.sqlite');
+  const running = await folder.running();
+  if (running) {
+    say(`Tambo is already running on ${running}`);
+    return;
+  }
+
+  const log = pino({ level: process.env.TAMBO_LOG ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
+  const clock = makeClock(process.env);
+  const migrationsFolder = firstThat(path.join(here, '../migrations'), path.join(here, 'db/migrations'));
+  const open = openDb(folder.dbFile, migrationsFolder);
+  loadReference(open.db);
+  if (demo && allDocuments(open.db, 'household').length === 0) {
+    say('Setting up the demo household...');
+    const { makeDemo } = await import('./demo/index.ts');
+    makeDemo(open.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
+  }
+
+  const ctx = { db: open.db, clock, migrationsFolder };
+  const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
+  const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
+  const listening = await listen(app, { ...(folder.port !== undefined && { remembered: folder.port }), ...(asked !== undefined && { asked }) });
+  if ('taken' in listening) {
+    open.close();
+    say(`Port ${listening.taken} is used by another program. Tambo keeps its address, because entries that wait on your phone belong to it.\nStop the other program, or choose a new port once: TAMBO_PORT=4200 npm start`);
+    process.exitCode = 1;
+    return;
+  }
+  const address = `http://127.0.0.1:${listening.port}`;
+  if (asked !== 0) folder.rememberPort(listening.port);
+  folder.markRunning(address);
+  say(`Tambo is ready on ${address}\nStop it with Ctrl-C.`);
+
+  let stopping = false;
+  const stop = (): void => {
+    if (stopping) return;
+    stopping = true;
+    const finish = (): void => {
+      open.close();
+      folder.unmark();
+      process.exit(0);
+    };
+    listening.server.close(finish);
+    listening.server.closeIdleConnections();
+    setTimeout(() => listening.server.closeAllConnections(), 1500).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  process.stderr.write(`Tambo could not start: ${error instanceof Error ? error.message : String(error)}\n`);
+  process.exitCode = 1;
+});

@@ -1,0 +1,99 @@
+import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
+import type { Household, Recipe, Revision } from '#core/contract';
+import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import type { EatenDay, World } from '#core/session';
+import { groupOf } from '#core/session';
+import type { ContainerUse, PackState } from '#core/store';
+import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
+
+/** What a household is before anybody has said anything. */
+export const newHousehold: Household = { id: 'household', name: 'Our kitchen', country: 'GB', timeZone: 'Europe/London', locale: 'en-GB', currency: 'GBP', units: 'metric', lives: 'usual', dinnerAt: '18:30', parDays: 7, leadDays: 3, brothPacksPerWeek: 0, groupSizes: [2], scaleStepG: 1, singleKeys: true };
+
+export const householdOf = (db: Db): Household => documentById(db, 'household', 'household') ?? newHousehold;
+
+interface Reference {
+  finder: IngredientFinder;
+  lives: Map<string, LifeRow>;
+  materials: Map<string, ReferenceRow>;
+  reheats: ReferenceRow[];
+  thaws: ReferenceRow[];
+  allergenNames: Map<string, string>;
+}
+
+const kept = new WeakMap<Db, Reference>();
+
+/** Plain names of the declared allergens. */
+const shortNames: Readonly<Record<string, string>> = { al_gluten: 'gluten', al_treenut: 'nuts', al_soy: 'soya', al_sulphite: 'sulphites', al_egg: 'egg', al_peanut: 'peanut', al_crust: 'crustaceans', al_mollusc: 'molluscs', al_celery: 'celery' };
+
+/** Reference tables, read once per database; they change by an upgrade only. */
+export function referenceOf(db: Db): Reference {
+  const found = kept.get(db);
+  if (found) return found;
+  const made: Reference = {
+    finder: ingredientFinder(referenceRows(db, 'ingredient')),
+    lives: new Map(referenceRows(db, 'life').map((r) => [r.id, r])),
+    materials: new Map(referenceRows(db, 'material').map((r) => [r.id, r])),
+    reheats: referenceRows(db, 'reheat'),
+    thaws: referenceRows(db, 'thaw'),
+    allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, shortNames[r.id] ?? String(r.allergen)])),
+  };
+  kept.set(db, made);
+  return made;
+}
+
+/** Packs that hold food. */
+export const packsInStore = (db: Db): PackState[] => db.select({ data: schema.packState.data }).from(schema.packState).where(ne(schema.packState.status, 'empty')).all().map((r) => r.data);
+
+/** Packs of one session, empty ones too. */
+export const packsOfSession = (db: Db, sessionId: string): PackState[] => db.select({ data: schema.packState.data }).from(schema.packState).where(eq(schema.packState.sessionId, sessionId)).all().map((r) => r.data);
+
+/** How the containers are used, counted by the database. */
+export function containerUsage(db: Db): Map<string, ContainerUse> {
+  const t = schema.packState;
+  const usage = new Map<string, ContainerUse>();
+  for (const r of db.select({ id: t.containerId, status: t.status, washed: t.washed, n: count() }).from(t).groupBy(t.containerId, t.status, t.washed).all()) {
+    if (r.id === null) continue;
+    const u = usage.get(r.id) ?? { holding: 0, toWash: 0, ever: 0 };
+    const empty = r.status === 'empty';
+    usage.set(r.id, { holding: u.holding + (empty ? 0 : r.n), toWash: u.toWash + (empty && !r.washed ? r.n : 0), ever: u.ever + r.n });
+  }
+  return usage;
+}
+
+/** The world as the database has it now. */
+export function worldOf(db: Db): World {
+  const revisions = new Map<string, Revision | undefined>();
+  const revision = (id: string): Revision | undefined => {
+    if (!revisions.has(id)) revisions.set(id, documentById(db, 'recipe_revision', id));
+    return revisions.get(id);
+  };
+  return {
+    ...referenceOf(db),
+    household: householdOf(db),
+    eaters: allDocuments(db, 'eater'),
+    equipment: allDocuments(db, 'equipment'),
+    containers: allDocuments(db, 'container'),
+    places: allDocuments(db, 'place'),
+    packs: packsInStore(db),
+    usage: containerUsage(db),
+    revision,
+    recipe(id) {
+      const recipe: Recipe | undefined = documentById(db, 'recipe', id);
+      const r = recipe && revision(recipe.revisionId);
+      return recipe && r ? { recipe, revision: r } : undefined;
+    },
+  };
+}
+
+/** What was eaten lately, by group and day; older than a dozen half-lives weighs nothing. */
+export function eatenDays(db: Db, today: string): EatenDay[] {
+  const t = schema.eatenLog;
+  const rows = db.select({ day: t.day, kind: t.kind, portions: sum(t.portions).mapWith(Number) }).from(t).where(gte(t.day, addDays(today, -336))).groupBy(t.day, t.kind).all();
+  return rows.flatMap((r) => {
+    const group = groupOf(r.kind);
+    return group ? [{ group, day: r.day, portions: r.portions }] : [];
+  });
+}
+
+/** Whether a dinner of tonight has been written down. */
+export const dinnerLogged = (db: Db, day: string): boolean => db.select({ id: schema.eatenLog.eventId }).from(schema.eatenLog).where(and(eq(schema.eatenLog.day, day), eq(schema.eatenLog.meal, 'dinner'), inArray(schema.eatenLog.kind, ['meal', 'kit']))).limit(1).get() !== undefined;

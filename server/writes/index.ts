@@ -1,0 +1,1 @@
+export { acceptUndo, acceptWrite, type WriteAnswer } from './accept.ts';
