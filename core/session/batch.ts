@@ -60,11 +60,14 @@ export function yieldOf(batch: Batch, revision: Revision, log: SessionLog): Batc
   return { ml, how: 'planned', portionMl, ...(density !== undefined && { g: ml * density, densityGPerMl: density }) };
 }
 
+/** Pack sizes a kind is liked in when it is no dinner: rolls by the half dozen, bases for a family dish, broth by itself. */
+const groupsByKind: Partial<Record<Revision['kind'], readonly number[]>> = { bread: [6], base: [4], broth: [1], dried: [4], aromatic: [20] };
+
 /** Packs wished for, from what is free; pans take only what is baked in them. */
 export function packingFor(revision: Revision, ml: number, portionMl: number, frees: readonly Free[], world: World, groups: readonly number[] = world.household.groupSizes): PackResult {
   const asCubes = revision.cubeMl !== undefined;
   const fitting = frees.filter((f) => (asCubes ? f.container.shape === 'bag' : f.container.shape !== 'tray' && (f.container.shape !== 'pan' || revision.tags.includes('pan'))) && (!revision.tags.includes('pan') || f.container.shape === 'pan') && (revision.kind !== 'broth' || f.container.shape !== 'bag'));
-  return choosePacks({ yieldMl: ml, portionMl, groups: asCubes ? cubeGroups(world) : revision.kind === 'meal' || revision.kind === 'kit' ? groups : [1], ...(asCubes && { asCubes }) }, fitting);
+  return choosePacks({ yieldMl: ml, portionMl, groups: asCubes && revision.kind === 'puree' ? cubeGroups(world) : (groupsByKind[revision.kind] ?? groups), ...(asCubes && { asCubes }) }, fitting);
 }
 
 /** A choice the cook has already saved for this batch, when its containers are still known. */

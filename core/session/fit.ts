@@ -40,7 +40,7 @@ export function fitCheck(input: FitInput): Fit {
   const short = input.batches.filter((b) => !b.flags.packed && (!b.packing.ok || b.packing.choice.portionsLeft > 0));
   const wanted = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs + (b.packing.choice.portionsLeft > 0 ? b.packing.choice.portionsLeft : 0) : 1), 0);
   const found = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs : 0), 0);
-  rows.push({
+  if (wanted > 0) rows.push({
     id: 'containers', name: 'Containers', need: wanted, have: found, unit: 'piece', fits: short.length === 0,
     says: short.length === 0 ? `${countOf(found, 'container')} chosen from what is free` : short.map((b) => sayShort(b)).join(' '),
     waysOut: short.length === 0 ? [] : ['wash the empty ones on the Kitchen page', 'eat down a few packs first', 'cook fewer portions', 'buy more and add them in Kitchen'],
@@ -48,13 +48,13 @@ export function fitCheck(input: FitInput): Fit {
 
   const needMl = input.batches.filter((b) => !b.flags.stored && b.packing.ok).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach), 0) : 0), 0);
   const freeMl = input.rooms.filter((r) => input.freezers.some((f) => f.id === r.placeId)).reduce((s, r) => s + r.freeMl, 0);
-  rows.push({
+  if (needMl > 0) rows.push({
     id: 'freezer', name: 'Freezer room', need: needMl, have: freeMl, unit: 'ml', fits: needMl <= freeMl,
     says: `${sayVolume(Math.round(needMl / 100) * 100)} by the outside of the packs, ${sayVolume(Math.round(freeMl / 100) * 100)} free`,
     waysOut: needMl <= freeMl ? [] : ['flat bags take less room than tubs', 'eat down what is due first', 'cook fewer portions', 'split it over two sessions'],
   });
 
-  if (input.schedule) {
+  if (input.schedule && input.schedule.makespanMin > 0) {
     const min = input.schedule.makespanMin;
     const have = input.hoursMin ?? 8 * 60;
     rows.push({

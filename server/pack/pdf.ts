@@ -4,8 +4,8 @@ import type { Kind } from '#core/contract';
 import { labelSpots, ptPerMm, type DrawnLabel, type LabelGrid, type Weight } from '#core/pack';
 import { kindPaths } from '#core/pack';
 
-const require = createRequire(import.meta.url);
-const fontFile = (set: string, weight: number): Buffer => readFileSync(require.resolve(`@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
+const fromHere = createRequire(import.meta.url);
+const fontFile = (set: string, weight: number): Buffer => readFileSync(fromHere.resolve(`@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
 
 type Sets = Record<Weight, { latin: Buffer; ext: Buffer }>;
 let fonts: Sets | undefined;

@@ -76,7 +76,8 @@ export function frameAnswer(ctx: Context): FrameAnswer {
 export function todayAnswer(ctx: Context): TodayAnswer {
   const world = worldOf(ctx.db);
   const today = todayOf(ctx, world);
-  const next = openOf(recentSessions(ctx, world))[0];
+  const open = openOf(recentSessions(ctx, world));
+  const next = open.find((s) => s.day >= today) ?? open[0];
   const anchor = world.household.demoAnchor;
   return {
     today, view: todayView(world, today, dinnerLogged(ctx.db, today)), supplies: suppliesNow(ctx, world), ...(next && { next }),

@@ -1,0 +1,62 @@
+import { ulid } from 'ulid';
+import type { DocumentOf, DocumentTable, EventData, EventType } from '#core/contract';
+import { addMs } from '#core/kitchen';
+import type { Db } from '../db/index.ts';
+import { acceptEvents } from '../events/index.ts';
+import { giveCodes } from '../pack/routes.ts';
+import { acceptWrite } from '../writes/index.ts';
+
+/** A small generator with a seed, so that the same demo is made each time (mulberry32). */
+export function seeded(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
+  };
+}
+
+/** A household's tablet: it sends what a user's clicks send, through the same doors, with its own clock of the story. */
+export class DemoClient {
+  readonly random: () => number;
+  private counter = 0;
+  private last: string;
+  private readonly device = 'tablet';
+  private readonly db: Db;
+
+  constructor(db: Db, seed: number, from: string) {
+    this.db = db;
+    this.random = seeded(seed);
+    this.last = from;
+  }
+
+  id(): string {
+    return ulid(new Date(this.last).getTime(), this.random);
+  }
+
+  /** Later than anything sent before, as a real device's clock is. */
+  private instant(at: string): string {
+    this.last = at > this.last ? at : addMs(this.last, 1);
+    return this.last;
+  }
+
+  log<T extends EventType>(at: string, type: T, subjects: string[], data: EventData<T>): string {
+    const instant = this.instant(at);
+    const id = this.id();
+    this.counter += 1;
+    const [answer] = acceptEvents(this.db, [{ id, type, subjects, instant, device: this.device, counter: this.counter, version: 1, data }], instant);
+    if (answer?.status === 'refused') throw new Error(`demo: ${type} refused: ${JSON.stringify(answer.refusals)}`);
+    return id;
+  }
+
+  write(at: string, label: string, changes: { [T in DocumentTable]: { table: T; id: string; data: DocumentOf<T> } }[DocumentTable][]): void {
+    const instant = this.instant(at);
+    const answer = acceptWrite(this.db, { writeId: this.id(), device: this.device, instant, label, changes }, instant);
+    if (answer.status !== 200) throw new Error(`demo: "${label}" refused: ${JSON.stringify(answer.body)}`);
+  }
+
+  codes(at: string, count: number): string[] {
+    return giveCodes(this.db, count, this.device, at);
+  }
+}

@@ -1,0 +1,60 @@
+import type { Eater } from '#core/contract';
+import { demand, instantAt } from '#core/kitchen';
+import { statusOf, useFirst, type PackState } from '#core/store';
+import type { Db } from '../db/index.ts';
+import { packsInStore } from '../session/index.ts';
+import type { DemoClient } from './client.ts';
+
+/** Tops quarters off packs in turn until a demand is met. */
+function share(packs: readonly PackState[], quarters: number): { pack: PackState; quarters: number }[] {
+  let left = quarters;
+  return packs.flatMap((pack) => {
+    const take = Math.min(left, Math.round(pack.left * 4));
+    left -= take;
+    return take > 0 ? [{ pack, quarters: take }] : [];
+  });
+}
+
+/** One day of eating from the store: most dinners, a lunch after a late shift, Pip's cubes, broth now and then. */
+export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day: string, zone: string, pipEats: boolean): void {
+  const at = instantAt(day, '19:20', zone);
+  const there = demand(eaters, day);
+  const stored = (): PackState[] => useFirst(packsInStore(db), day, zone).map((x) => x.pack).filter((p) => !p.raw && statusOf(p) !== 'unplaced');
+  const meals = stored().filter((p) => p.kind === 'meal');
+  if (there.quarters > 0 && client.random() < 0.52 && meals.length > 0) {
+    // one dish a night: the packs of one lot, mostly of what is due first
+    const first = meals[Math.floor(client.random() * Math.min(meals.length, 9))] ?? meals[0];
+    const dish = meals.filter((p) => p.recipeId === first?.recipeId);
+    const parts = share(dish, there.quarters);
+    const queue = there.eaters.map((e) => ({ ...e }));
+    for (const part of parts) {
+      let left = part.quarters;
+      const shares: { eaterId: string; portions: number }[] = [];
+      for (const eater of queue) {
+        const q = Math.min(left, eater.quarters);
+        if (q <= 0) continue;
+        eater.quarters -= q;
+        left -= q;
+        shares.push({ eaterId: eater.eaterId, portions: q / 4 });
+      }
+      const rest = Math.round(part.pack.left * 4) - part.quarters;
+      client.log(at, 'eaten', [part.pack.packId], { day, meal: 'dinner', shares, guests: 0, rest: rest === 0 ? 'none' : rest === 1 ? 'binned' : 'fridge' });
+    }
+  }
+  // what was opened yesterday is lunch for the baker
+  const open = stored().find((p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < at);
+  if (open) client.log(instantAt(day, '21:40', zone), 'eaten', [open.packId], { day, meal: 'lunch', shares: [{ eaterId: 'eater_joaquim', portions: open.left }], guests: 0, rest: 'none' });
+  if (pipEats) {
+    let cubes = client.random() < 0.9 ? 6 : 3;
+    for (const bag of stored().filter((p) => p.kind === 'puree')) {
+      const n = Math.min(cubes, Math.round(bag.left));
+      cubes -= n;
+      if (n > 0) client.log(instantAt(day, '17:10', zone), 'eaten', [bag.packId], { day, meal: 'dinner', shares: [{ eaterId: 'eater_pip', portions: n }], guests: 0, rest: 'none' });
+      if (cubes === 0) break;
+    }
+  }
+  const broth = stored().find((p) => p.kind === 'broth');
+  if (broth && client.random() < 0.14) client.log(instantAt(day, '12:30', zone), 'eaten', [broth.packId], { day, meal: 'lunch', shares: [{ eaterId: 'eater_osk', portions: broth.left }], guests: 0, rest: 'none' });
+  const spoon = stored().find((p) => p.kind === 'aromatic');
+  if (spoon && client.random() < 0.25) client.log(instantAt(day, '18:00', zone), 'eaten', [spoon.packId], { day, meal: 'dinner', shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }], guests: 0, rest: 'none' });
+}
