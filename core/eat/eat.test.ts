@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '#core/kitchen';
-import { quantile, reaches, runway, type RunwayInput } from './index.ts';
+import { dealShares, quantile, reaches, runway, type RunwayInput } from './index.ts';
 
 const today = '2026-11-24';
 const input = (over: Partial<RunwayInput> = {}): RunwayInput => ({ today, left: 40, demand: () => 3, eaten: [], parDays: 7, leadDays: 3, ...over });
@@ -64,5 +64,17 @@ describe('the runway', () => {
   it('450 g at 90 a week lasts about 35 days when the rate is known', () => {
     const r = runway({ today, left: 450, demand: () => 90 / 7, eaten: daily(140, 90 / 7), parDays: 0, leadDays: 0 });
     expect(Math.abs(daysBetween(today, r.runOut.middle!) + 1 - 35)).toBeLessThanOrEqual(1);
+  });
+});
+
+describe('dealing out what was eaten', () => {
+  const quarters = fc.integer({ min: 0, max: 12 }).map((q) => q / 4);
+  it('loses nobody’s portion and takes no pack below nothing', () => {
+    fc.assert(fc.property(fc.array(quarters, { minLength: 1, maxLength: 4 }), fc.array(quarters, { minLength: 1, maxLength: 4 }), quarters, (lefts, eats, guests) => {
+      const dealt = dealShares(lefts.map((left, i) => ({ packId: `p${i}`, left })), eats.map((portions, i) => ({ eaterId: `e${i}`, portions })), guests);
+      eats.forEach((portions, i) => { expect(dealt.flatMap((d) => d.shares).filter((s) => s.eaterId === `e${i}`).reduce((s, x) => s + x.portions, 0)).toBe(portions); });
+      expect(dealt.reduce((s, d) => s + d.guests, 0)).toBe(guests);
+      for (const d of dealt) expect(d.left).toBeGreaterThanOrEqual(0);
+    }));
   });
 });

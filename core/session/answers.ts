@@ -155,6 +155,8 @@ export interface KitchenAnswer {
   containers: { container: Container; free: number; toWash: number; wanted: number }[];
   places: { place: Place; room: PlaceRoom }[];
   presets: ReferenceRow[];
+  /** Plain name by allergen code. */
+  allergenNames: Record<string, string>;
 }
 
 export interface SessionsAnswer {
@@ -169,5 +171,5 @@ export interface LabelsAnswer {
 }
 
 export interface HistoryAnswer {
-  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean }[];
+  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean; subjects: string[] }[];
 }

@@ -24,6 +24,7 @@ function kitchen(ctx: Context): KitchenAnswer {
     },
     containers: freeNow(world.containers, world.usage).map((c) => ({ ...c, wanted: wanted.get(c.container.id) ?? 0 })),
     places: world.places.map((place) => ({ place, room: roomIn(place, world.packs) })),
+    allergenNames: Object.fromEntries(world.allergenNames),
     presets: [...referenceRows(ctx.db, 'tub'), ...referenceRows(ctx.db, 'bag'), ...referenceRows(ctx.db, 'pan')],
   };
 }

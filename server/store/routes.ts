@@ -64,9 +64,9 @@ function history(ctx: Context, limit: number): HistoryAnswer {
   const packName = new Map(ctx.db.select({ id: schema.packState.packId, name: schema.packState.name }).from(schema.packState).all().map((r) => [r.id, r.name]));
   const sessionName = new Map(ctx.db.select({ id: schema.session.id, data: schema.session.data }).from(schema.session).all().map((r) => [r.id, (r.data as { name: string }).name]));
   const subject = (id: string | undefined): string => packName.get(id ?? '') ?? sessionName.get(id ?? '') ?? 'something';
-  const logged = events.filter((e) => e.type !== 'undone').map((e) => ({ id: e.id, at: e.instant, says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`, type: 'event' as const, undone: gone.has(e.id) }));
-  const writes = new Map<string, { id: string; at: string; says: string; type: 'change'; undone: boolean }>();
-  for (const c of ctx.db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all()) if (!writes.has(c.writeId)) writes.set(c.writeId, { id: c.writeId, at: c.at, says: c.label, type: 'change', undone: false });
+  const logged = events.filter((e) => e.type !== 'undone').map((e) => ({ id: e.id, at: e.instant, says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`, type: 'event' as const, undone: gone.has(e.id), subjects: e.subjects }));
+  const writes = new Map<string, HistoryAnswer['entries'][number]>();
+  for (const c of ctx.db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all()) if (!writes.has(c.writeId)) writes.set(c.writeId, { id: c.writeId, at: c.at, says: c.label, type: 'change', undone: false, subjects: [] });
   return { entries: [...logged, ...writes.values()].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit) };
 }
 

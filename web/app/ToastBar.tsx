@@ -1,0 +1,27 @@
+import { useEffect } from 'react';
+import { useCommands } from './commands.ts';
+import { useAppDispatch, useAppSelector } from './store.ts';
+import { closed } from './toastSlice.ts';
+
+const showMs = 10_000;
+
+/** What was just done, with undo for ten seconds; later it is in History. */
+export function ToastBar() {
+  const toast = useAppSelector((s) => s.toast.current);
+  const waiting = useAppSelector((s) => s.outbox.waiting.length > 0 && !s.outbox.online);
+  const dispatch = useAppDispatch();
+  const { undo } = useCommands();
+  useEffect(() => {
+    if (!toast) return undefined;
+    const timer = setTimeout(() => dispatch(closed(toast.id)), showMs);
+    return () => clearTimeout(timer);
+  }, [toast, dispatch]);
+  if (!toast) return <div role="status" className="sr" />;
+  return (
+    <div className="toast" role="status">
+      <span>{toast.text}{waiting ? ' (kept here)' : ''}</span>
+      {toast.undo && <button type="button" onClick={() => toast.undo && void undo(toast.undo)}>Undo</button>}
+      <button type="button" className="x" aria-label="Close" onClick={() => dispatch(closed(toast.id))}>✕</button>
+    </div>
+  );
+}

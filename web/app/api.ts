@@ -1,0 +1,48 @@
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import type { Refusal, Session } from '#core/contract';
+import type { IngredientRow } from '#core/kitchen';
+import type { EatAnswer, FrameAnswer, HistoryAnswer, KitchenAnswer, LabelsAnswer, PackAnswer, ReadAnswer, RecipeAnswer, RecipeBrief, SessionView, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/session';
+import { follow } from './clock.ts';
+
+/** Server data has one owner: this cache. Whatever is written makes all of it stale. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  tagTypes: ['World'],
+  refetchOnReconnect: true,
+  endpoints: (b) => ({
+    frame: b.query<FrameAnswer, void>({
+      query: () => '/frame',
+      providesTags: ['World'],
+      transformResponse: (answer: FrameAnswer) => {
+        follow(answer.now, answer.stopped);
+        return answer;
+      },
+    }),
+    today: b.query<TodayAnswer, void>({ query: () => '/today', providesTags: ['World'] }),
+    recipes: b.query<RecipeBrief[], void>({ query: () => '/recipes', providesTags: ['World'] }),
+    recipe: b.query<RecipeAnswer, string>({ query: (id) => `/recipes/${encodeURIComponent(id)}`, providesTags: ['World'] }),
+    readRecipe: b.mutation<ReadAnswer, { text: string; fileName: string }>({ query: (body) => ({ url: '/recipes/read', method: 'POST', body }) }),
+    ingredients: b.query<IngredientRow[], string>({ query: (q) => `/ingredients?q=${encodeURIComponent(q)}` }),
+    lives: b.query<{ id: string; group: string; item: string }[], void>({ query: () => '/lives' }),
+    sessions: b.query<SessionsAnswer, void>({ query: () => '/sessions', providesTags: ['World'] }),
+    session: b.query<SessionView, string>({ query: (id) => `/sessions/${encodeURIComponent(id)}`, providesTags: ['World'] }),
+    checkPlan: b.query<SessionView, Session>({ query: (body) => ({ url: '/plan/check', method: 'POST', body }), providesTags: ['World'] }),
+    labels: b.query<LabelsAnswer, string>({ query: (id) => `/labels/${encodeURIComponent(id)}`, providesTags: ['World'] }),
+    store: b.query<StoreAnswer, void>({ query: () => '/store', providesTags: ['World'] }),
+    pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
+    eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
+    kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
+    history: b.query<HistoryAnswer, void>({ query: () => '/history?limit=120', providesTags: ['World'] }),
+  }),
+});
+
+export const { useFrameQuery, useTodayQuery, useRecipesQuery, useRecipeQuery, useReadRecipeMutation, useIngredientsQuery, useLivesQuery, useSessionsQuery, useSessionQuery, useCheckPlanQuery, useLabelsQuery, useStoreQuery, usePackQuery, useEatQuery, useKitchenQuery, useHistoryQuery } = api;
+
+/** What went wrong, in the server's own words; no connection is said as such. */
+export function sayError(error: unknown): { message: string; refusals: Refusal[] } {
+  const e = error as FetchBaseQueryError | undefined;
+  if (e && e.status === 'FETCH_ERROR') return { message: 'No connection to Tambo. What you enter is kept here and sent when it is back.', refusals: [] };
+  const data = e && 'data' in e ? (e.data as { message?: string; refusals?: Refusal[] } | undefined) : undefined;
+  return { message: data?.message ?? 'Something went wrong. Nothing was changed; try again.', refusals: data?.refusals ?? [] };
+}

@@ -1,0 +1,25 @@
+import { useEffect, useState } from 'react';
+import type { Instant } from '#core/contract';
+
+/** The one place in the page that reads the time; it runs on the server's offset. */
+let offsetMs = 0;
+let heldAt: number | undefined;
+
+/** Follows the server: its answer says what time it is there, and whether its clock stands. */
+export function follow(serverNow: Instant, stopped: boolean): void {
+  const server = new Date(serverNow).getTime();
+  offsetMs = server - Date.now();
+  heldAt = stopped ? server : undefined;
+}
+
+export const now = (): Instant => new Date(heldAt ?? Date.now() + offsetMs).toISOString();
+
+/** The time now, renewed every so many milliseconds, for timers on screen. */
+export function useNow(everyMs = 1000): Instant {
+  const [at, setAt] = useState(now);
+  useEffect(() => {
+    const timer = setInterval(() => setAt(now()), everyMs);
+    return () => clearInterval(timer);
+  }, [everyMs]);
+  return at;
+}

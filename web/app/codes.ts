@@ -1,0 +1,49 @@
+import { device } from './device.ts';
+
+/** Codes kept on this device, so that packs can be filled without a connection (DECISIONS 1). */
+const keep = 200;
+const refillBelow = 100;
+const storeKey = 'tambo.codes';
+
+function kept(): string[] {
+  try {
+    const list: unknown = JSON.parse(localStorage.getItem(storeKey) ?? '[]');
+    return Array.isArray(list) ? list.filter((c): c is string => typeof c === 'string') : [];
+  } catch {
+    return [];
+  }
+}
+
+const put = (codes: readonly string[]): void => {
+  try {
+    localStorage.setItem(storeKey, JSON.stringify(codes));
+  } catch {
+    // without a store the next page load asks for new ones
+  }
+};
+
+async function refill(count: number): Promise<string[]> {
+  const res = await fetch('/api/codes', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ count, device }) });
+  if (!res.ok) throw new Error('No codes were given');
+  return ((await res.json()) as { codes: string[] }).codes;
+}
+
+/**
+ * Takes so many unused codes; asks the server for more when few are left.
+ * @returns undefined when too few are kept here and the server does not answer
+ */
+export async function takeCodes(count: number): Promise<string[] | undefined> {
+  let codes = kept();
+  if (codes.length < count) {
+    try {
+      codes = [...codes, ...(await refill(Math.max(count - codes.length, keep - codes.length)))];
+    } catch {
+      return undefined;
+    }
+  }
+  const taken = codes.slice(0, count);
+  const left = codes.slice(count);
+  put(left);
+  if (left.length < refillBelow) void refill(keep - left.length).then((more) => put([...kept(), ...more]), () => undefined);
+  return taken;
+}

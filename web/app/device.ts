@@ -1,0 +1,47 @@
+import { ulid } from 'ulid';
+import type { EventData, EventType, Instant, TamboEvent } from '#core/contract';
+import { addMs } from '#core/kitchen';
+import { now } from './clock.ts';
+
+const read = (key: string): string | null => {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+};
+const keep = (key: string, value: string): void => {
+  try {
+    localStorage.setItem(key, value);
+  } catch {
+    // private windows may refuse; the id then lives as long as the page
+  }
+};
+
+let deviceId = read('tambo.device');
+if (!deviceId) {
+  deviceId = `d${ulid().slice(-12)}`;
+  keep('tambo.device', deviceId);
+}
+
+export const device: string = deviceId;
+export const newId = (): string => ulid();
+
+let counter = Number(read('tambo.counter') ?? 0);
+let last: Instant = read('tambo.instant') ?? '';
+
+/** Later than anything this device has sent or seen (DECISIONS 8). */
+function nextInstant(): Instant {
+  const at = now();
+  last = at > last ? at : addMs(last, 1);
+  keep('tambo.instant', last);
+  return last;
+}
+
+export function stampEvent<T extends EventType>(type: T, subjects: string[], data: EventData<T>): TamboEvent {
+  counter += 1;
+  keep('tambo.counter', String(counter));
+  return { id: newId(), type, subjects, instant: nextInstant(), device, counter, version: 1, data } as TamboEvent;
+}
+
+export const stampInstant = nextInstant;

@@ -1,0 +1,37 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Frame } from './Frame.tsx';
+import { NotFound } from './NotFound.tsx';
+import { TodayPage } from '../today/TodayPage.tsx';
+
+const lazy = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) => async () => ({ Component: (await load())[name] });
+
+/** Every screen deep-links; all but Today are brought in when they are opened. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    element: <Frame />,
+    errorElement: <NotFound />,
+    children: [
+      { index: true, element: <TodayPage /> },
+      { path: 'recipes', lazy: lazy(() => import('../recipe/RecipesPage.tsx'), 'RecipesPage') },
+      { path: 'recipes/new', lazy: lazy(() => import('../recipe/ImportPage.tsx'), 'ImportPage') },
+      { path: 'recipes/:id', lazy: lazy(() => import('../recipe/RecipePage.tsx'), 'RecipePage') },
+      { path: 'plan', lazy: lazy(() => import('../plan/PlanPage.tsx'), 'PlanPage') },
+      { path: 'plan/:id', lazy: lazy(() => import('../plan/PlanPage.tsx'), 'PlanPage') },
+      { path: 'shop', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToShop') },
+      { path: 'shop/:id', lazy: lazy(() => import('../shop/ShopPage.tsx'), 'ShopPage') },
+      { path: 'cook', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToCook') },
+      { path: 'cook/:id', lazy: lazy(() => import('../cook/CookPage.tsx'), 'CookPage') },
+      { path: 'pack', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToPack') },
+      { path: 'pack/:id', lazy: lazy(() => import('../pack/PackPage.tsx'), 'PackPage') },
+      { path: 'pack/:id/labels', lazy: lazy(() => import('../pack/LabelsPage.tsx'), 'LabelsPage') },
+      { path: 'store', lazy: lazy(() => import('../store/StorePage.tsx'), 'StorePage') },
+      { path: 'p/:code', lazy: lazy(() => import('../store/PackDetailPage.tsx'), 'PackDetailPage') },
+      { path: 'eat', lazy: lazy(() => import('../eat/EatPage.tsx'), 'EatPage') },
+      { path: 'kitchen', lazy: lazy(() => import('../kitchen/KitchenPage.tsx'), 'KitchenPage') },
+      { path: 'history', lazy: lazy(() => import('../store/HistoryPage.tsx'), 'HistoryPage') },
+      { path: 'home', element: <Navigate to="/" replace /> },
+      { path: '*', element: <NotFound /> },
+    ],
+  },
+]);

@@ -1,0 +1,15 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { useDispatch, useSelector } from 'react-redux';
+import { api } from './api.ts';
+import { outboxSlice } from './outboxSlice.ts';
+import { toastSlice } from './toastSlice.ts';
+
+export const store = configureStore({
+  reducer: { [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer, toast: toastSlice.reducer },
+  middleware: (defaults) => defaults().concat(api.middleware),
+});
+
+export type AppStore = typeof store;
+export type RootState = ReturnType<typeof store.getState>;
+export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,0 +1,92 @@
+import { Popover } from '@mantine/core';
+import type { ReactNode } from 'react';
+import type { SaidCaution } from '#core/safety';
+import { sayError } from './api.ts';
+
+/** A page's head: what it is, one sentence, what can be done. */
+export function PageHead({ title, lead, children }: { title: ReactNode; lead?: ReactNode; children?: ReactNode }) {
+  return (
+    <div className="pagehead">
+      <div className="grow">
+        <h1>{title}</h1>
+        {lead && <p className="lead">{lead}</p>}
+      </div>
+      {children && <div className="acts noprint">{children}</div>}
+    </div>
+  );
+}
+
+/** The reason behind a figure, one tap away. */
+export function Why({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Popover width={340} position="bottom-end" shadow="sm" trapFocus returnFocus>
+      <Popover.Target>
+        <button type="button" className="why" aria-label={`Why: ${label}`}>why?</button>
+      </Popover.Target>
+      <Popover.Dropdown>
+        <div className="why-text">{children}</div>
+      </Popover.Dropdown>
+    </Popover>
+  );
+}
+
+/** Usual cautions with reason and source; who comes first is said once. */
+export function Cautions({ list, title = 'Before you eat it' }: { list: readonly SaidCaution[]; title?: string }) {
+  if (list.length === 0) return null;
+  return (
+    <section className="card" aria-label={title}>
+      <h2>{title}</h2>
+      {list.map((c) => (
+        <div className="caution" key={c.id}>
+          <div className="grow">{c.text}</div>
+          <Why label={c.text}>{c.why} {c.defer} <span className="quiet">Source: {c.source}.</span></Why>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+/** What a page shows while it waits, or when the server could not answer. */
+export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => void }) {
+  if (!error) return <div className="page loading" role="status">One moment...</div>;
+  const said = sayError(error);
+  return (
+    <main className="page">
+      <div className="card empty">
+        <h1>Not now</h1>
+        <p>{said.message}</p>
+        {said.refusals.length > 0 && <p>{said.refusals.map((r) => r.expected).join(', ')}</p>}
+        {refetch && <button type="button" className="btn" onClick={refetch}>Try again</button>}
+      </div>
+    </main>
+  );
+}
+
+/** An empty place that teaches the next step. */
+export function Empty({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
+  return (
+    <div className="card empty">
+      <h2>{title}</h2>
+      <p>{text}</p>
+      {children}
+    </div>
+  );
+}
+
+/** Minus and plus around a figure, large enough for wet thumbs. */
+export function Stepper({ label, value, say, onChange, min = 0, max = 99, step = 1 }: { label: string; value: number; say: (n: number) => string; onChange: (n: number) => void; min?: number; max?: number; step?: number }) {
+  return (
+    <div className="row" style={{ gap: 8 }} role="group" aria-label={label}>
+      <button type="button" className="step" aria-label={`${label}: less`} disabled={value <= min} onClick={() => onChange(Math.max(min, value - step))}>−</button>
+      <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">{say(value)}</span>
+      <button type="button" className="step" aria-label={`${label}: more`} disabled={value >= max} onClick={() => onChange(Math.min(max, value + step))}>+</button>
+    </div>
+  );
+}
+
+/** Days left in a word and its colour: soon is saffron, past is tomato. */
+export function DueTag({ daysLeft, reason }: { daysLeft: number; reason: 'fridge' | 'bestBy' }) {
+  const tone = daysLeft < 0 ? 't' : reason === 'fridge' || daysLeft <= 14 ? 's' : 'l';
+  const text = daysLeft < 0 ? `${-daysLeft} ${daysLeft === -1 ? 'day' : 'days'} past` : daysLeft === 0 ? 'today' : daysLeft === 1 ? '1 day' : daysLeft > 60 ? `${Math.round(daysLeft / 30.4)} months` : `${daysLeft} days`;
+  return <span className={`tag ${tone}`}>{text}</span>;
+}

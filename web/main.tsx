@@ -1,0 +1,30 @@
+import '@fontsource/source-sans-3/400.css';
+import '@fontsource/source-sans-3/600.css';
+import '@fontsource/source-sans-3/700.css';
+import '@fontsource-variable/bricolage-grotesque';
+import '@mantine/core/styles.css';
+import './app/styles.css';
+import { MantineProvider } from '@mantine/core';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { RouterProvider } from 'react-router';
+import { startOutbox } from './app/outbox.ts';
+import { router } from './app/router.tsx';
+import { store } from './app/store.ts';
+import { theme } from './app/theme.ts';
+
+startOutbox(store);
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <Provider store={store}>
+        <MantineProvider theme={theme} forceColorScheme="light">
+          <RouterProvider router={router} />
+        </MantineProvider>
+      </Provider>
+    </StrictMode>,
+  );
+}
