@@ -32,6 +32,9 @@ export function sayMinutes(min: number): string {
 /** Money in the household's currency from cents. */
 export const sayMoney = (cents: number, currency: string, locale: string): string => new Intl.NumberFormat(locale, { style: 'currency', currency }).format(cents / 100);
 
+/** The first letter large: names stand at the head of a line. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** One thing or many: `1 tub`, `3 tubs`. */
 export const countOf = (n: number, one: string, many = `${one}s`): string => `${n}${hard}${n === 1 ? one : many}`;
 

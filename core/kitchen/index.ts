@@ -4,7 +4,7 @@ export { fromNumber, over, plus, times, toNumber, type Rational } from './ration
 export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from './units.ts';
 export { densityFor, gramsOf, type MassResult } from './mass.ts';
 export { measure, quarterSpoons, wholePieces, type Measured } from './rounding.ts';
-export { countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
+export { capital, countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
 export {
   addDays, addMinutes, addMonths, addMs, clockOf, dayOf, daysBetween, daysFrom, instantAt, longWeekday, maxDay, minDay, minutesBetween, monthsOld, nextWeekday,
   sayDay, sayDayYear, sayLongDay, sayNear, sayWeekday, shortMonth, shortWeekday, weekdayOf, type Weekday,

@@ -36,7 +36,8 @@ export function thicknessMm(c: Container, ml: number): number {
 }
 
 /** Millilitres the pack takes in a freezer: a bag by its flat food, the others by their outside (a wall of 2 mm and a lid). */
-export function outerMl(c: Container, ml: number): number {
+export function outerMl(c: Container, ml: number, cubes = false): number {
+  if (cubes) return ml * looseCubes;
   if (c.shape === 'bag') return ml * 1.15;
   return ((c.widthMm + 4) * (c.depthMm + 4) * (c.heightMm + 6)) / 1000;
 }

@@ -40,11 +40,15 @@ export function reheatText(rows: readonly ReferenceRow[], ids: readonly string[]
     const micro = isMicrowave(method);
     const how = micro ? `Microwave (${method.replace(/ pct/g, '\u00A0%').replace(' then ', ', then ')})` : method === 'oven' ? `Oven ${cell(row, 'tempC')}\u00A0°C` : method.replace(/^hob/, 'Hob').replace(/^boil.*/, 'Boil');
     const out = containerBears(method, container, materials) ? '' : container?.shape === 'bag' ? ', out of the bag' : container ? ', tipped out' : '';
+    const numeric = /^[\d.+\-/ ]+$/.test(cell(row, 'minutes'));
+    const amount = (cell(row, 'perUnit').split(/[;,]/)[0] ?? '').replace(/^pan /, '');
     const cover = cell(row, 'cover');
-    const stir = cell(row, 'stir');
+    const stir = cell(row, 'stir').replace(/^stir /, '');
     const rest = cell(row, 'restMin');
     const end = /100/.test(cell(row, 'coreC')) ? 'until it boils' : `to ${core}`;
-    return [`${cell(row, 'start') === 'thawed' ? 'Thawed' : 'Frozen'}, ${how.charAt(0).toLowerCase()}${how.slice(1)}${out}: ${range(cell(row, 'minutes'))}\u00A0min a ${cell(row, 'perUnit').split(';')[0]}${cover && cover !== 'none' ? `, ${cover}` : ''}${stir && stir !== 'no' ? `, stir ${stir}` : ''}, ${end}${rest && rest !== '0' ? `, rest ${range(rest)}\u00A0min` : ''}.`];
+    const minutes = numeric ? `: ${range(cell(row, 'minutes'))}\u00A0min for ${range(amount)}` : '';
+    const resting = !rest || rest === '0' ? '' : /^[\d-]+$/.test(rest) ? `, rest ${range(rest)}\u00A0min` : /37/.test(rest) ? ', cool to 37\u00A0°C' : `, rest ${rest}\u00A0min`;
+    return [`${cell(row, 'start') === 'thawed' ? 'Thawed' : 'Frozen'}, ${how.charAt(0).toLowerCase()}${how.slice(1)}${out}${minutes}${cover && cover !== 'none' ? `, ${cover}` : ''}${stir && stir !== 'no' ? `, stir ${stir}` : ''}, ${end}${resting}.`];
   });
 }
 

@@ -1,7 +1,7 @@
 import type { Place } from '#core/contract';
 import type { Schedule } from '#core/cook';
 import { countOf, sayMinutes, sayVolume } from '#core/kitchen';
-import { outerMl } from '#core/pack';
+import { outerMl, type Free } from '#core/pack';
 import type { PlaceRoom } from '#core/store';
 import type { BatchView } from './batch.ts';
 
@@ -27,6 +27,8 @@ export interface Fit {
 
 export interface FitInput {
   batches: readonly BatchView[];
+  /** Containers free before this session takes any. */
+  frees: readonly Free[];
   schedule: Schedule | undefined;
   /** Hours the cooks have, when they said so. */
   hoursMin?: number;
@@ -40,9 +42,12 @@ export function fitCheck(input: FitInput): Fit {
   const short = input.batches.filter((b) => !b.flags.packed && (!b.packing.ok || b.packing.choice.portionsLeft > 0));
   const wanted = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs + (b.packing.choice.portionsLeft > 0 ? b.packing.choice.portionsLeft : 0) : 1), 0);
   const found = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs : 0), 0);
+  const taken = new Map<string, number>();
+  for (const b of input.batches) if (b.packing.ok && !b.flags.packed) for (const g of b.packing.choice.groups) taken.set(g.container.id, (taken.get(g.container.id) ?? 0) + g.packs);
+  const tightestKind = input.frees.filter((f) => taken.has(f.container.id)).toSorted((a, b) => (taken.get(b.container.id) ?? 0) / Math.max(1, b.free) - (taken.get(a.container.id) ?? 0) / Math.max(1, a.free))[0];
   if (wanted > 0) rows.push({
-    id: 'containers', name: 'Containers', need: wanted, have: found, unit: 'piece', fits: short.length === 0,
-    says: short.length === 0 ? `${countOf(found, 'container')} chosen from what is free` : short.map((b) => sayShort(b)).join(' '),
+    id: 'containers', name: short.length === 0 && tightestKind ? tightestKind.container.name : 'Containers', need: short.length === 0 && tightestKind ? (taken.get(tightestKind.container.id) ?? 0) : wanted, have: short.length === 0 && tightestKind ? tightestKind.free : found, unit: 'piece', fits: short.length === 0,
+    says: short.length === 0 ? `${countOf(found, 'container')} in all, chosen from what is free; ${tightestKind?.container.name ?? 'they'} runs out first` : short.map((b) => sayShort(b)).join(' '),
     waysOut: short.length === 0 ? [] : ['wash the empty ones on the Kitchen page', 'eat down a few packs first', 'cook fewer portions', 'buy more and add them in Kitchen'],
   });
 

@@ -73,7 +73,7 @@ export function filledData(plan: FillPlan, pack: { code: string; container: Cont
       code: pack.code, lotId: plan.batchId, batchId: plan.batchId, sessionId: plan.sessionId, recipeId: revision.recipeId, revisionId: revision.id, name: revision.name, kind: revision.kind, containerId: pack.container.id,
       portions: pack.portions,
       ...(revision.cubeMl !== undefined && { cubes: Math.max(1, Math.round(pack.portions)) }),
-      massG: Math.round(pack.ml * (plan.densityGPerMl ?? 1)), volumeMl: Math.round(pack.ml), outerMl: Math.round(outerMl(pack.container, pack.ml)),
+      massG: Math.round(pack.ml * (plan.densityGPerMl ?? 1)), volumeMl: Math.round(pack.ml), outerMl: Math.round(outerMl(pack.container, pack.ml, revision.cubeMl !== undefined)),
       made: { earliest: plan.day, latest: plan.day }, nOf: { n: pack.n, of: pack.of }, life: lot.life.life, ...datesFor(lot.life.life, plan.day),
       allergens: lot.allergens, cautions: lot.cautions, raw: lot.raw, addOnDay: lot.addOnDay, reheat: facts.reheat, ...(facts.thaw && { thaw: facts.thaw }),
     },

@@ -49,7 +49,7 @@ export function todayView(world: World, today: Day, tonightLogged: boolean): Tod
     takeOut: stock
       .filter((p) => p.planned && p.planned.day > today && statusOf(p) === 'frozen')
       .map((pack) => ({ pack, day: pack.planned?.day ?? today, by: takeOutBy(pack, pack.planned?.day ?? today, world) }))
-      .sort((a, b) => a.by.localeCompare(b.by)),
+      .sort((a, b) => a.by.localeCompare(b.by) || a.day.localeCompare(b.day)),
     fridge: ordered.filter((o) => statusOf(o.pack) === 'fridge'),
     eatFirst: ordered.filter((o) => statusOf(o.pack) === 'frozen'),
     unlabelled: stock.filter((p) => !p.labelled),

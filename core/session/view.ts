@@ -68,7 +68,8 @@ export function sessionView(session: Session, events: readonly TamboEvent[], pac
   const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity: { hob: count('hob') || 4, oven: count('oven') || 1 } }, progress);
   const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
 
-  let frees = freeNow(world.containers, world.usage).map(({ container, free }) => ({ container, free }));
+  const freeAtFirst = freeNow(world.containers, world.usage).map(({ container, free }) => ({ container, free }));
+  let frees = freeAtFirst;
   const batches: BatchView[] = [];
   for (const { batch, revision } of known) {
     const { view, frees: left } = batchView({ batch, revision, log, packs, frees, list, tasks }, world);
@@ -106,6 +107,6 @@ export function sessionView(session: Session, events: readonly TamboEvent[], pac
       .sort((a, b) => (a.startMin ?? -1) - (b.startMin ?? -1)),
     ...(planned.ok ? { schedule: planned.schedule } : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
     cooling,
-    fit: fitCheck({ batches, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
+    fit: fitCheck({ batches, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
   };
 }

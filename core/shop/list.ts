@@ -63,7 +63,7 @@ function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow |
   const text = say(line.unit, line.amount);
   if (line.unit !== 'g' || row?.pieceG === undefined || !['greens_roots', 'fruit', 'dairy_eggs', 'herbs'].includes(row.aisle)) return text;
   const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
-  const each = row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}` : '';
+  const each = row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) && !/^\d/.test(row.pieceName) ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}` : '';
   return pieces > 0 && pieces <= 60 ? `${text}, about ${pieces}${each}` : text;
 }
 

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import type { EventData, TamboEvent } from '#core/contract';
+import { codeFrom } from '#core/pack';
 
 export const testFilled = (over: Partial<EventData<'filled'>> = {}): EventData<'filled'> => ({
-  code: '22222', lotId: 'lot', name: 'Stew', kind: 'meal', portions: 4, massG: 1600, volumeMl: 1600, outerMl: 1900, made: { earliest: '2026-10-03', latest: '2026-10-03' }, nOf: { n: 1, of: 1 },
+  code: codeFrom(7), lotId: 'lot', name: 'Stew', kind: 'meal', portions: 4, massG: 1600, volumeMl: 1600, outerMl: 1900, made: { earliest: '2026-10-03', latest: '2026-10-03' }, nOf: { n: 1, of: 1 },
   life: { rowId: 'stew_meat', part: 'stew', months: 2, monthsHigh: 3, fridgeDays: 2, source: 'FSIS' }, bestBy: '2026-12-03', limit: '2027-01-03', allergens: { contains: [], check: [], unmatched: [] }, raw: false, cautions: [], addOnDay: [], reheat: [], ...over,
 });
 
@@ -25,7 +26,7 @@ const dayMeal = { day: '2026-10-20', meal: 'dinner' as const };
 
 /** Random histories of one or a few packs from several devices whose clocks disagree. */
 export const histories = fc.tuple(fc.integer({ min: 1, max: 3 }), fc.array(fc.tuple(fc.nat({ max: 2 }), fc.integer({ min: -20, max: 400 }), fc.constantFrom('phone', 'tablet'), happening), { maxLength: 25 })).map(([packs, rows]): TamboEvent[] => {
-  const events: TamboEvent[] = Array.from({ length: packs }, (_, i) => ({ id: `f${i}`, subjects: [`pack${i}`], instant: testInstant(i), device: 'tablet', counter: i, version: 1, type: 'filled', data: testFilled({ code: `2222${i + 2}`, nOf: { n: i + 1, of: packs } }) }));
+  const events: TamboEvent[] = Array.from({ length: packs }, (_, i) => ({ id: `f${i}`, subjects: [`pack${i}`], instant: testInstant(i), device: 'tablet', counter: i, version: 1, type: 'filled', data: testFilled({ code: codeFrom(1000 + i), nOf: { n: i + 1, of: packs } }) }));
   rows.forEach(([pack, minute, device, what], n) => {
     const base = { id: `e${n}`, subjects: [`pack${pack % packs}`], instant: testInstant(minute), device, counter: 10 + n, version: 1 as const };
     switch (what.type) {

@@ -9,7 +9,7 @@ const wheat = ['al_wheat', 'al_gluten'];
 /** The household's own dishes. Made up; amounts are for the servings each one states. */
 export const dishes: readonly Dish[] = [
   {
-    key: 'stew', name: 'Smoky aubergine and chickpea stew', kind: 'meal', serving: [400, 'ml'], servings: 6, density: 1.03, storage: [['stew_meat', 'vegetable stew'], ['beans_cooked', 'chickpeas']], reheat: ['rt_stew_hob_f', 'rt_stew_hob_t', 'rt_stew_mw_t'], tags: ['vegetarian', 'big pot'], note: 'October: less water, it was thin.',
+    key: 'stew', name: 'Smoky aubergine and chickpea stew', kind: 'meal', serving: [400, 'ml'], servings: 6, density: 1.03, storage: [['chilli_bean', 'bean stew'], ['beans_cooked', 'chickpeas']], reheat: ['rt_stew_hob_f', 'rt_stew_hob_t', 'rt_stew_mw_t'], tags: ['vegetarian', 'big pot'], note: 'October: less water, it was thin.',
     lines: [
       l('aubergine', '1.1 kg aubergine, cut into 2 cm cubes'), l('onion', '450 g onions, diced'), l('garlic', '4 cloves of garlic, minced'), l('tomato_tin_chopped', '2 x 400 g tins chopped tomatoes', { holds: [], name: 'chopped tomatoes' }), l('chickpea_tin', '600 g chickpeas, drained', { holds: [] }),
       l('oil_olive', '60 ml olive oil'), l('paprika_smoked', '2 tsp smoked paprika', { rule: taste, holds: [] }), l('water', '350 ml water'), l('salt_table', '12 g fine salt', { name: 'fine salt' }), l('bay_leaf', '2 bay leaves', { rule: whole }), l('lemon', '1 lemon', { onTheDay: true }), l('parsley', '20 g parsley, chopped', { onTheDay: true }),
@@ -36,7 +36,7 @@ export const dishes: readonly Dish[] = [
     ],
   },
   {
-    key: 'pie', name: 'Rye-crumb fish pie', kind: 'meal', serving: [350, 'g'], servings: 8, density: 1.03, storage: [['fish_cooked', 'fish'], ['white_sauce', 'white sauce']], reheat: ['rt_pie_f', 'rt_pie_t'], tags: ['fish', 'pan'],
+    key: 'pie', name: 'Rye-crumb fish pie', kind: 'meal', serving: [350, 'g'], servings: 8, density: 1.03, storage: [['meat_pie', 'pie'], ['fish_cooked', 'fish']], reheat: ['rt_pie_f', 'rt_pie_t'], tags: ['fish', 'pan'],
     lines: [
       l('white_fish', '900 g white fish, cubed'), l('leek', '400 g leeks, sliced'), l('milk', '700 ml milk'), l('butter', '70 g butter'), l('flour_plain', '70 g plain flour', { holds: wheat }), l('celeriac', '500 g celeriac, diced'), l('bread', '200 g rye bread, torn', { holds: wheat, name: 'rye bread' }), l('mustard', '1 tbsp mustard', { holds: ['al_mustard'] }),
       l('salt_table', '6 g fine salt', { name: 'fine salt' }), l('dill', '15 g dill, chopped'), l('lemon', '1 lemon', { onTheDay: true }),
@@ -49,7 +49,7 @@ export const dishes: readonly Dish[] = [
     ],
   },
   {
-    key: 'lentils', name: 'Coconut red-lentil pot', kind: 'meal', serving: [400, 'ml'], servings: 6, density: 1.04, storage: [['lentils_cooked', 'lentils'], ['curry', 'coconut sauce']], reheat: ['rt_curry_f', 'rt_stew_mw_t'], tags: ['vegetarian', 'quick'],
+    key: 'lentils', name: 'Coconut red-lentil pot', kind: 'meal', serving: [400, 'ml'], servings: 6, density: 1.04, storage: [['lentils_cooked', 'lentils']], reheat: ['rt_curry_f', 'rt_stew_mw_t'], tags: ['vegetarian', 'quick'],
     lines: [
       l('lentil_red', '450 g red lentils, rinsed', { holds: [] }), l('coconut_milk', '2 x 400 ml tins coconut milk', { holds: ['al_coconut'] }), l('onion', '300 g onions, diced'), l('ginger', '30 g ginger, grated'), l('garlic', '4 cloves of garlic, minced'), l('butternut', '500 g squash, cut into 15 mm cubes', { name: 'squash' }), l('turmeric', '2 tsp turmeric', { rule: taste, holds: [] }),
       l('oil_olive', '2 tbsp olive oil'), l('water', '800 ml water'), l('salt_table', '5 g fine salt', { name: 'fine salt' }), l('lime', '2 limes', { onTheDay: true }),
@@ -71,7 +71,7 @@ export const dishes: readonly Dish[] = [
     ],
   },
   {
-    key: 'gratin', name: 'Leek and mustard gratin', kind: 'meal', serving: [350, 'g'], servings: 8, density: 1.02, storage: [['white_sauce', 'sauce'], ['veg_cooked', 'leeks']], reheat: ['rt_las8_f', 'rt_las8_t'], tags: ['vegetarian', 'pan'],
+    key: 'gratin', name: 'Leek and mustard gratin', kind: 'meal', serving: [350, 'g'], servings: 8, density: 1.02, storage: [['casserole_baked', 'gratin'], ['veg_cooked', 'leeks']], reheat: ['rt_las8_f', 'rt_las8_t'], tags: ['vegetarian', 'pan'],
     lines: [
       l('leek', '1.6 kg leeks, sliced'), l('milk', '900 ml milk'), l('butter', '90 g butter'), l('flour_plain', '90 g plain flour', { holds: wheat }), l('cheese_hard', '250 g hard cheese, grated', { holds: ['al_milk'] }), l('mustard', '2 tbsp mustard', { holds: ['al_mustard'] }), l('breadcrumb_fresh', '120 g breadcrumbs', { holds: wheat }), l('salt_table', '4 g fine salt', { name: 'fine salt' }),
     ],

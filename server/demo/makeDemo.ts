@@ -73,10 +73,10 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   };
 
   const sessions = [
-    { day: addDays(saturday, -56), name: 'Big Saturday before the autumn trip', startAt: '09:00', dishes: [of('stew', 14), of('meatballs', 12), of('pie', 12), of('lentils', 12), of('broth', 9), of('base', 16), of('rolls', 16)] },
-    { day: addDays(saturday, -28), name: 'Big Saturday', startAt: '09:00', dishes: [of('stew', 14), of('soup', 12), of('gratin', 12), of('lentils', 10), of('meatballs', 10), of('kit', 8), of('paste', 48), of('millet', 56)] },
+    { day: addDays(saturday, -56), name: 'Big Saturday before the autumn trip', startAt: '09:00', dishes: [of('stew', 14), of('meatballs', 12), of('pie', 12), of('lentils', 12), of('broth', 7), of('base', 12), of('rolls', 16)] },
+    { day: addDays(saturday, -28), name: 'Big Saturday', startAt: '09:00', dishes: [of('stew', 14), of('soup', 12), of('gratin', 12), of('lentils', 10), of('meatballs', 10), of('kit', 8), of('paste', 40), of('millet', 56)] },
     { day: addDays(saturday, -17), name: 'Midweek purees', startAt: '10:30', dishes: [of('quince', 72)] },
-    { day: addDays(saturday, -8), name: 'Friday purees', startAt: '10:30', dishes: [of('millet', 84), of('quince', 48)] },
+    { day: addDays(saturday, -8), name: 'Friday purees', startAt: '10:30', dishes: [of('millet', 72), of('quince', 36)] },
   ];
   const cooks = new Map(sessions.map((x) => [x.day, x]));
   const start = addDays(saturday, -56);

@@ -13,7 +13,7 @@ function kitchen(ctx: Context): KitchenAnswer {
   const world = worldOf(ctx.db);
   const days = daysFrom(todayOf(ctx, world), 28);
   const wanted = new Map<string, number>();
-  const next = frameAnswer(ctx).open[0];
+  const next = frameAnswer(ctx).open.find((s) => s.state.counts.packed < s.state.batches);
   if (next) for (const b of sessionById(ctx, next.id).view.batches) if (b.packing.ok && !b.flags.packed) for (const g of b.packing.choice.groups) wanted.set(g.container.id, (wanted.get(g.container.id) ?? 0) + g.packs);
   return {
     household: world.household, eaters: [...world.eaters], equipment: [...world.equipment],

@@ -1,35 +1,29 @@
+import { useElementSize } from '@mantine/hooks';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { addDays, addMonths, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { StripMark } from '#core/session';
 
-const width = 860;
-const height = 60;
-const left = 46;
-const right = width - 22;
-const size = 9.5;
+const height = 64;
+const left = 52;
+const size = 9;
+const rowStep = 9.7;
+const baseline = 48;
 const most = 4;
 const span = 365;
-
-interface Placed extends StripMark {
-  x: number;
-  y: number;
-}
 
 interface Column {
   x: number;
   marks: StripMark[];
 }
 
-const xOf = (days: number): number => left + (Math.min(days, span) / span) * (right - left);
-
 /** Marks by their day on a true time scale; those that would overlap stand in one column. Overdue ones are left of the stitch, later ones at the right edge. */
-function columnsOf(marks: readonly StripMark[]): Column[] {
+function columnsOf(marks: readonly StripMark[], xOf: (days: number) => number, edge: number): Column[] {
   const columns: Column[] = [];
   for (const mark of marks) {
     const days = mark.due.daysLeft;
-    const x = days < 0 ? Math.max(6, left - 12 - Math.min(24, Math.floor(-days / 14) * 11)) : days > span ? right + 10 : xOf(days) + size / 2;
+    const x = days < 0 ? Math.max(8, left - 12 - Math.min(30, Math.floor(-days / 14) * 11)) : days > span ? edge : xOf(days) + size / 2 + 2;
     const last = columns[columns.length - 1];
     if (last && x - last.x < size + 1) last.marks.push(mark);
     else columns.push({ x, marks: [mark] });
@@ -40,11 +34,15 @@ function columnsOf(marks: readonly StripMark[]): Column[] {
 /** The household's wealth at a glance: one mark a pack, at the day it is due. Arrow keys walk it, a drag over a span filters Store. */
 export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; today: string }) {
   const navigate = useNavigate();
+  const box = useElementSize();
   const [at, setAt] = useState(0);
   const svg = useRef<SVGSVGElement>(null);
   const [brush, setBrush] = useState<[number, number] | undefined>();
-  const columns = columnsOf(marks);
-  const placed: Placed[] = columns.flatMap((c) => c.marks.slice(0, most).map((m, i): Placed => ({ ...m, x: c.x, y: 38 - i * (size + 0.6) })));
+  const width = Math.max(300, box.width || 860);
+  const right = width - 26;
+  const xOf = (days: number): number => left + (Math.min(days, span) / span) * (right - left);
+  const columns = columnsOf(marks, xOf, right + 12);
+  const placed = columns.flatMap((c) => c.marks.slice(0, most).map((m, i) => ({ ...m, x: c.x, y: baseline - 6 - i * rowStep })));
   const current = Math.min(at, placed.length - 1);
 
   const onKey = (e: KeyboardEvent): void => {
@@ -55,27 +53,24 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
     setAt(next);
     svg.current?.querySelectorAll('a')[next]?.focus();
   };
-  const pointX = (e: PointerEvent): number => {
-    const box = svg.current?.getBoundingClientRect();
-    return box ? ((e.clientX - box.left) / box.width) * width : 0;
-  };
+  const pointX = (e: PointerEvent): number => e.clientX - (svg.current?.getBoundingClientRect().left ?? 0);
   const dayAt = (x: number): string => addDays(today, Math.round(((Math.max(left, Math.min(right, x)) - left) / (right - left)) * span));
   const endBrush = (): void => {
     if (brush && Math.abs(brush[1] - brush[0]) > 12) void navigate(`/store?from=${dayAt(Math.min(...brush))}&to=${dayAt(Math.max(...brush))}`);
     setBrush(undefined);
   };
-  const months = Array.from({ length: 12 }, (_, i) => `${addMonths(`${today.slice(0, 7)}-01`, i + 1)}`).filter((d) => daysBetween(today, d) < span - 8);
+  const months = Array.from({ length: 12 }, (_, i) => addMonths(`${today.slice(0, 7)}-01`, i + 1)).filter((d) => daysBetween(today, d) < span - 8);
   return (
-    <div className="strip" role="group" aria-label={`${marks.length} packs by best-by day; arrow keys walk them`} onKeyDown={onKey}>
-      <svg ref={svg} viewBox={`0 0 ${width} ${height}`} preserveAspectRatio="none" onPointerDown={(e) => setBrush([pointX(e), pointX(e)])} onPointerMove={(e) => brush && setBrush([brush[0], pointX(e)])} onPointerUp={endBrush} onPointerLeave={() => setBrush(undefined)}>
-        <path d={`M${left} 44.5H${right}`} stroke="var(--rim-soft)" />
+    <div ref={box.ref} className="strip" role="group" aria-label={`${marks.length} packs by best-by day; arrow keys walk them`} onKeyDown={onKey}>
+      <svg ref={svg} width={width} height={height} viewBox={`0 0 ${width} ${height}`} onPointerDown={(e) => setBrush([pointX(e), pointX(e)])} onPointerMove={(e) => brush && setBrush([brush[0], pointX(e)])} onPointerUp={endBrush} onPointerLeave={() => setBrush(undefined)}>
+        <path d={`M${left} ${baseline + 0.5}H${right}`} stroke="var(--rim-soft)" />
         {months.map((d) => {
           const x = xOf(daysBetween(today, d));
-          return <g key={d}><path d={`M${x} 42v5`} stroke="var(--rim-soft)" /><text x={x + 3} y={57}>{shortMonth(d)}</text></g>;
+          return <g key={d}><path d={`M${x} ${baseline - 3}v6`} stroke="var(--rim-soft)" /><text x={x + 3} y={height - 3}>{shortMonth(d)}</text></g>;
         })}
-        <path d={`M${left} 3V48`} stroke="var(--tomato)" strokeWidth="2" strokeDasharray="4 3" />
-        <text x={left - 4} y={57} textAnchor="end" style={{ fill: 'var(--tomato)' }}>today</text>
-        {brush && <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={46} fill="var(--frost)" opacity="0.7" />}
+        <path d={`M${left} 4V${baseline + 4}`} stroke="var(--tomato)" strokeWidth="2" strokeDasharray="4 3" />
+        <text x={left - 5} y={height - 3} textAnchor="end" style={{ fill: 'var(--tomato)' }}>today</text>
+        {brush && <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />}
         {placed.map((m, i) => (
           <a key={m.packId} href={`/p/${m.code}`} tabIndex={i === current ? 0 : -1} aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`} onFocus={() => setAt(i)} onClick={(e) => { e.preventDefault(); void navigate(`/p/${m.code}`); }}>
             <title>{`${m.name}, ${m.due.reason === 'fridge' ? 'use by' : 'best by'} ${sayDayYear(m.due.day)}`}</title>
@@ -83,7 +78,7 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
             <path d={kindPaths[m.kind]} transform={`translate(${m.x - size / 2} ${m.y - size / 2}) scale(${size / 20})`} fill={`var(--kind-${m.kind})`} />
           </a>
         ))}
-        {columns.filter((c) => c.marks.length > most).map((c) => <text key={c.x} x={c.x} y={6} textAnchor="middle" style={{ fontSize: 11, fill: 'var(--ink)' }}>+{c.marks.length - most}</text>)}
+        {columns.filter((c) => c.marks.length > most).map((c) => <text key={c.x} x={c.x + size / 2 + 2} y={13} style={{ fontSize: 12, fill: 'var(--ink)' }}>+{c.marks.length - most}</text>)}
       </svg>
     </div>
   );

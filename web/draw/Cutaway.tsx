@@ -1,5 +1,5 @@
 import type { Place } from '#core/contract';
-import { sayDay, sayVolume } from '#core/kitchen';
+import { sayDay, sayPortions, sayVolume } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
@@ -14,24 +14,28 @@ interface Tile {
 }
 
 /**
- * Tiles in rows of one height: a tile's area is its pack's outside times the scale, so that the eye reads room.
- * When a zone holds more than its own litres, all its tiles shrink alike.
+ * Tiles in rows, the soonest due first: a tile's area is its pack's outside times the scale, so that the eye reads room.
+ * Each row takes the height that suits the packs in it. When a zone holds more than its own litres, all its tiles shrink alike.
  */
 export function tilesIn(packs: readonly PackBrief[], x: number, y: number, w: number, h: number, areaPerMl: number): Tile[] {
   const gap = 3;
-  const area = packs.reduce((s, p) => s + p.outerMl, 0) * areaPerMl;
-  const shrink = area > w * h * 0.86 ? (w * h * 0.86) / area : 1;
-  const unit = areaPerMl * shrink;
-  for (const rowH of [50, 44, 38, 33, 28, 24, 20, 16]) {
+  for (let shrink = 1; shrink > 0.1; shrink *= 0.92) {
+    const unit = areaPerMl * shrink;
     const tiles: Tile[] = [];
     let cx = x;
     let cy = y;
+    let rowH = 0;
     for (const pack of packs) {
-      const tw = Math.min(w, (pack.outerMl * unit) / rowH);
-      if (cx > x && cx + tw > x + w + 0.5) {
+      const area = pack.outerMl * unit;
+      const own = Math.max(15, Math.min(56, Math.sqrt(area / 1.55)));
+      // a pack much smaller or larger than the row, or past its end, begins a new one
+      if (rowH > 0 && (cx + area / rowH > x + w + 0.5 || own < rowH * 0.6 || own > rowH * 1.7)) {
         cx = x;
         cy += rowH + gap;
+        rowH = 0;
       }
+      if (rowH === 0) rowH = own;
+      const tw = Math.min(w, area / rowH);
       tiles.push({ pack, x: cx, y: cy, w: Math.max(2, tw - gap), h: rowH });
       cx += tw;
     }
@@ -84,15 +88,13 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
               const past = t.pack.due.daysLeft < 0;
               const on = selected === t.pack.packId;
               const label = `${t.pack.name}, ${amountOf(t.pack)}, best by ${sayDay(t.pack.bestBy)}${t.pack.planned ? ', planned' : ''}`;
-              const name = fits(t.pack.name, t.w - 24, 13);
               return (
                 <g key={t.pack.packId} role="button" tabIndex={0} aria-label={label} aria-pressed={on} style={{ cursor: 'pointer', opacity: dim(t.pack) ? 0.28 : 1 }} onClick={() => onSelect(t.pack)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onSelect(t.pack); } }}>
                   <title>{label}</title>
                   <rect x={t.x} y={t.y} width={t.w} height={t.h} rx="4" fill={past ? 'var(--tomato-pale)' : soon ? 'var(--saffron-pale)' : 'var(--card)'} stroke={on ? 'var(--tomato)' : 'var(--rim-soft)'} strokeWidth={on ? 3 : 1.3} strokeDasharray={t.pack.brittle ? '4 2' : undefined} />
-                  {t.w > 15 && <path d={kindPaths[t.pack.kind]} transform={`translate(${t.x + 4} ${t.y + 4}) scale(${Math.min(14, t.w - 6, t.h - 6) / 20})`} fill={`var(--kind-${t.pack.kind})`} />}
-                  {t.w > 46 && <text x={t.x + 22} y={t.y + 15} fontSize="13" fontWeight="600" fill="var(--ink)">{name}</text>}
-                  {t.w > 46 && t.h > 32 && <text x={t.x + 6} y={t.y + t.h - 7} fontSize="13" fill="var(--ink)">{fits(`${amountOf(t.pack)}, ${sayDay(t.pack.bestBy)}`, t.w - 8, 13) || fits(sayDay(t.pack.bestBy), t.w - 6, 13)}</text>}
-                  {t.w > 26 && t.w <= 46 && t.h > 32 && <text x={t.x + 4} y={t.y + t.h - 7} fontSize="12" fill="var(--ink)">{fits(sayDay(t.pack.bestBy), t.w - 2, 11.5)}</text>}
+                  {t.w > 12 && t.h > 12 && <path d={kindPaths[t.pack.kind]} transform={`translate(${t.x + 4} ${t.y + 3.5}) scale(${Math.min(14, t.w - 6, t.h - 6) / 20})`} fill={`var(--kind-${t.pack.kind})`} />}
+                  {t.w > 34 && <text x={t.x + 22} y={t.y + 15} fontSize="14" fontWeight="700" fill="var(--ink)">{t.w > 100 ? fits(t.pack.name, t.w - 24, 14) : sayPortions(t.pack.left)}</text>}
+                  {t.w > 34 && t.h > 31 && <text x={t.x + 5} y={t.y + t.h - 6} fontSize="13" fill="var(--ink)">{t.w > 100 ? `${amountOf(t.pack)}, ${sayDay(t.pack.bestBy)}` : sayDay(t.pack.bestBy)}</text>}
                 </g>
               );
             })}

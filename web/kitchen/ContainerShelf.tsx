@@ -2,7 +2,7 @@ import type { Container } from '#core/contract';
 import { countOf, sayVolume } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
 
-const scale = 0.42;
+const scale = 0.62;
 
 function Shape({ c }: { c: Container }) {
   const w = c.widthMm * scale;
@@ -17,7 +17,7 @@ function Shape({ c }: { c: Container }) {
 export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containers']; onEdit: (c: Container) => void }) {
   const tallest = Math.max(...list.map(({ container: c }) => (c.shape === 'tray' ? c.depthMm : c.heightMm))) * scale + 6;
   return (
-    <div className="row wrap" style={{ alignItems: 'flex-end', gap: 28 }}>
+    <div className="row wrap" style={{ alignItems: 'flex-start', gap: 28 }}>
       {list.map(({ container: c, free, toWash, wanted }) => (
         <div key={c.id} style={{ textAlign: 'center', minWidth: 116 }}>
           <svg width={c.widthMm * scale + 12} height={tallest} viewBox={`-6 0 ${c.widthMm * scale + 12} ${tallest}`} aria-hidden="true"><g transform={`translate(0 ${tallest - (c.shape === 'tray' ? c.depthMm : c.heightMm) * scale - 2})`}><Shape c={c} /></g></svg>

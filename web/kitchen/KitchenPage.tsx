@@ -16,16 +16,16 @@ type Tab = (typeof tabs)[number][0];
 const sayRota = (e: Eater): string => (e.presence.rota ? `${e.presence.rota.daysOn} days away, ${e.presence.rota.daysOff} home` : '');
 
 /** Four weeks of a household: dinner, lunch and breakfast as rows of plates for each eater, mouths at dinner below. */
-function Weeks({ data, onEdit }: { data: KitchenAnswer; onEdit: (e: Eater) => void }) {
+function Weeks({ data }: { data: KitchenAnswer }) {
   const { days, present, quarters } = data.weeks;
-  const left = 176;
+  const left = 150;
   const step = 33;
   const rowH = 58;
   const w = left + days.length * step;
   const h = 30 + data.eaters.length * rowH + 40;
   return (
     <div style={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Four weeks at the table">
-      <svg viewBox={`0 0 ${w} ${h}`} width="100%" style={{ minWidth: 900, display: 'block' }} role="img" aria-label={`Four weeks: ${data.eaters.map((e) => `${e.name} at dinner on ${days.filter((_, i) => present[e.id]?.[i]?.dinner).length} of ${days.length} days`).join('; ')}`}>
+      <svg viewBox={`0 0 ${w} ${h}`} width="100%" style={{ minWidth: 820, display: 'block' }} role="img" aria-label={`Four weeks: ${data.eaters.map((e) => `${e.name} at dinner on ${days.filter((_, i) => present[e.id]?.[i]?.dinner).length} of ${days.length} days`).join('; ')}`}>
         {days.map((d, i) => (i % 7 === 0 ? <g key={d}><path d={`M${left + i * step - 4} 6V${h - 12}`} stroke="var(--line)" strokeWidth="1.5" /><text x={left + i * step} y={18} fontSize="14" fill="var(--quiet)">{shortWeekday(d)} {Number(d.slice(8))}</text></g> : null))}
         {data.eaters.map((e, r) => {
           const y = 30 + r * rowH;
@@ -44,7 +44,6 @@ function Weeks({ data, onEdit }: { data: KitchenAnswer; onEdit: (e: Eater) => vo
         <text x="0" y={h - 14} fontSize="15" fontWeight="700" fill="var(--ink)">plates at dinner</text>
         {quarters.map((q, i) => <text key={days[i]} x={left + i * step + 13} y={h - 14} fontSize="15" fontWeight="700" textAnchor="middle" fill={q === 0 ? 'var(--tomato)' : 'var(--ink)'}>{sayPortions(q / 4)}</text>)}
       </svg>
-      <div className="chips" style={{ marginTop: 8 }}>{data.eaters.map((e) => <button type="button" key={e.id} className="chip" onClick={() => onEdit(e)}>Change {e.name}</button>)}</div>
     </div>
   );
 }
@@ -57,17 +56,16 @@ function Eaters({ data }: { data: KitchenAnswer }) {
   return (
     <>
       {data.eaters.length === 0 ? <Empty title="Who eats here?" text="Dinners left, portions to cook and the baby’s days of supply are all counted from who is at the table."><button type="button" className="btn" onClick={() => setEditing('new')}>Add the first</button></Empty> : (
-        <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1fr) 250px', alignItems: 'start' }}>
-          <section className="card" aria-label="Who is at the table"><div className="cardhead"><h2>Who is at the table</h2><span className="quiet">breakfast, lunch, dinner</span></div><Weeks data={data} onEdit={setEditing} /></section>
-          <div className="stack">
-            <section className="card" aria-label="Four weeks"><h2>Next four weeks</h2><div><span className="big">{sayPortions(plates)}</span><span className="unit">plates at dinner</span></div>{baby > 0 && <div style={{ marginTop: 6 }}><span className="big">{baby}</span><span className="unit">small meals</span></div>}<p className="sub" style={{ marginTop: 8 }}>One plate is a recipe’s own serving.</p></section>
+        <div className="stack">
+          <section className="card" aria-label="Who is at the table"><div className="cardhead"><h2>Who is at the table</h2><span className="quiet">breakfast, lunch, dinner</span></div><Weeks data={data} /></section>
+          <div className="grid" style={{ gridTemplateColumns: 'repeat(3,minmax(0,1fr))', alignItems: 'start' }}>
+            <section className="card" aria-label="Four weeks"><h2>Next four weeks</h2><div className="row wrap" style={{ gap: 24 }}><div><span className="big">{sayPortions(plates)}</span><span className="unit">plates at dinner</span></div>{baby > 0 && <div><span className="big">{baby}</span><span className="unit">small meals</span></div>}</div><p className="sub" style={{ marginTop: 8 }}>One plate is a recipe’s own serving.</p></section>
             {must.length > 0 && <section className="card" aria-label="Mind"><h2>Mind</h2><ul className="rows">{must.map((e) => <li key={e.id}><div className="grow"><b>{e.name}</b>: {[...e.allergens.map((a) => `no ${data.allergenNames[a] ?? a}`), ...(e.needs.includes('lowSalt') ? ['low salt'] : []), ...(e.needs.includes('noPork') ? ['no pork'] : []), ...(e.needs.includes('vegetarian') ? ['vegetarian'] : []), ...(e.stage === 'baby' ? ['no honey before 12 months, no added salt'] : [])].join(', ')}</div></li>)}</ul></section>}
-            <button type="button" className="btn o" onClick={() => setEditing('new')}>Add somebody</button>
+            <section className="card" aria-label="Change"><h2>Change</h2><div className="chips">{data.eaters.map((e) => <button type="button" key={e.id} className="chip" onClick={() => setEditing(e)}>{e.name}</button>)}<button type="button" className="chip on" onClick={() => setEditing('new')}>Add somebody</button></div>{data.eaters.some((e) => e.presence.rota) && <p className="sub" style={{ marginTop: 10 }}>{data.eaters.filter((e) => e.presence.rota).map((e) => `${e.name}: ${sayRota(e)}`).join('; ')}.</p>}</section>
           </div>
         </div>
       )}
       {editing && <EaterForm eater={editing === 'new' ? undefined : editing} allergenNames={data.allergenNames} onClose={() => setEditing(undefined)} />}
-      {data.eaters.some((e) => e.presence.rota) && <p className="sub" style={{ marginTop: 10 }}>{data.eaters.filter((e) => e.presence.rota).map((e) => `${e.name}: ${sayRota(e)}`).join('; ')}.</p>}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Batch, Session } from '#core/contract';
-import { addDays, countOf, nextWeekday, sayMass, sayMinutes, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
+import { addDays, countOf, daysFrom, nextWeekday, sayMass, sayMinutes, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import { portionName, type RecipeBrief, type SessionView } from '#core/session';
 import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery, useRecipesQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
@@ -17,6 +17,8 @@ interface Pick {
   batch: Batch;
   text: string;
 }
+
+const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(i / 2)).padStart(2, '0')}:${i % 2 === 0 ? '00' : '30'}`);
 
 const okPortions = (text: string): boolean => Number(text) > 0 && Number(text) <= maxPortions;
 
@@ -66,7 +68,8 @@ function Editor({ initial, isNew, recipes }: { initial: Session; isNew: boolean;
   const check = useCheckPlanQuery(stable, { skip: stable.batches.length === 0 });
   const view = stable.batches.length === 0 ? undefined : (check.data ?? undefined);
   const today = frame?.today ?? initial.day;
-  const problems = [...picks.filter((p) => !okPortions(p.text)).map((p) => `“${p.text}” portions of ${recipes.find((r) => r.recipe.id === p.batch.recipeId)?.recipe.name ?? 'a dish'}: give more than 0 and at most ${maxPortions}. The rest is kept.`), ...(picks.length === 0 ? ['Pick at least one dish.'] : []), ...(/^\d{4}-\d\d-\d\d$/.test(day) ? [] : ['Choose a day.'])];
+  const problems = [...picks.filter((p) => !okPortions(p.text)).map((p) => `“${p.text}” portions of ${recipes.find((r) => r.recipe.id === p.batch.recipeId)?.recipe.name ?? 'a dish'}: give more than 0 and at most ${maxPortions}. The rest is kept.`), ...(picks.length === 0 ? ['Pick at least one dish.'] : [])];
+  const days = daysFrom(today, 84);
   const words = query.toLowerCase().split(/\s+/).filter(Boolean);
   const offered = recipes.filter((r) => r.canPlan && !picks.some((p) => p.batch.recipeId === r.recipe.id) && words.every((w) => `${r.recipe.name} ${r.recipe.kind} ${r.tags.join(' ')}`.toLowerCase().includes(w))).toSorted((a, b) => a.portionsInStore - b.portionsInStore).slice(0, 7);
   const save = async (): Promise<void> => {
@@ -98,8 +101,8 @@ function Editor({ initial, isNew, recipes }: { initial: Session; isNew: boolean;
           <section className="card" aria-label="When">
             <div className="row wrap" style={{ gap: 16 }}>
               <div className="grow" style={{ minWidth: 220 }}><label className="lab" htmlFor="pl-name">Name</label><input id="pl-name" className="field" style={{ width: '100%' }} value={name} onChange={(e) => setName(e.currentTarget.value)} /></div>
-              <div><label className="lab" htmlFor="pl-day">Day</label><input id="pl-day" className="field" type="date" value={day} min={isNew ? today : undefined} onChange={(e) => setDay(e.currentTarget.value)} /></div>
-              <div><label className="lab" htmlFor="pl-start">Start</label><input id="pl-start" className="field" type="time" value={startAt} onChange={(e) => setStartAt(e.currentTarget.value || '09:00')} /></div>
+              <div><label className="lab" htmlFor="pl-day">Day</label><select id="pl-day" className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>{!days.includes(day) && <option value={day}>{sayWeekday(day)}</option>}{days.map((d) => <option key={d} value={d}>{sayWeekday(d)}</option>)}</select></div>
+              <div><label className="lab" htmlFor="pl-start">Start</label><select id="pl-start" className="field" value={startAt} onChange={(e) => setStartAt(e.currentTarget.value)}>{!halfHours.includes(startAt) && <option>{startAt}</option>}{halfHours.map((t) => <option key={t}>{t}</option>)}</select></div>
             </div>
           </section>
           <section className="card" aria-label="Dishes">

@@ -1,13 +1,16 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Revision } from '#core/contract';
-import { countOf, ingredientFinder, sayDayYear, sayMass, sayMinutes, sayPortions, sayVolume, unitFacts, toNumber } from '#core/kitchen';
+import { capital, countOf, ingredientFinder, sayDayYear, sayMass, sayMinutes, sayPortions, sayVolume, unitFacts, toNumber } from '#core/kitchen';
 import { addedSaltG, sayGap, sayWhy, scaleRecipe, type ScaledLine } from '#core/recipe';
 import { portionName } from '#core/session';
 import { useFrameQuery, useRecipeQuery } from '../app/api.ts';
 import { Cautions, PageHead, Waiting, Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ReviewCard } from './ReviewCard.tsx';
+
+/** What a note says beyond the form that already stands there. */
+const noteOf = (l: ScaledLine): string => (l.line.note ?? '').split('; ').filter((n) => n !== l.line.form && !/^cut into/.test(n)).join('; ');
 
 const exactText = (l: ScaledLine): string => (l.exact ? `${toNumber(l.exact.amount).toLocaleString('en-GB', { maximumFractionDigits: 3 })} ${unitFacts[l.exact.unit].short}`.trim() : 'no amount written');
 
@@ -22,7 +25,7 @@ function Lines({ lines, title, none }: { lines: readonly ScaledLine[]; title: st
           <tbody>
             {lines.map((l) => (
               <tr key={l.lineId}>
-                <td><b>{l.line.name}</b>{l.line.form && l.line.form !== 'whole' && <span className="quiet">, {l.line.form}{l.line.sizeMm ? ` ${l.line.sizeMm} mm` : ''}</span>}{l.line.item.type === 'unmatched' && <> <span className="tag s">not known here</span></>}{l.line.note && <div className="sub">{l.line.note}</div>}</td>
+                <td><b>{capital(l.line.name)}</b>{l.line.form && l.line.form !== 'whole' && !l.line.name.includes(l.line.form) && <span className="quiet">, {l.line.form}{l.line.sizeMm ? ` ${l.line.sizeMm} mm` : ''}</span>}{l.line.item.type === 'unmatched' && <> <span className="tag s">not known here</span></>}{noteOf(l) && <div className="sub">{noteOf(l)}</div>}</td>
                 <td className="num out">{l.out || 'as you like'}{l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension !== 'mass' && l.massG >= 1 && <div className="sub" style={{ fontWeight: 400 }}>{sayMass(Math.round(l.massG))}</div>}</td>
                 <td className="num"><Why label={`${l.line.name}, ${l.out}`}>Exactly {exactText(l)}{Math.abs(l.error) >= 0.0005 ? `, so this is ${l.error > 0 ? '+' : ''}${(l.error * 100).toFixed(1)} %` : ''}. {l.because.map(sayWhy).filter(Boolean).join('; ')}. Written: “{l.line.written || l.line.name}”.</Why></td>
               </tr>

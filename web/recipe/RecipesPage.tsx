@@ -40,8 +40,8 @@ export function RecipesPage() {
               {shown.map((r) => (
                 <Link key={r.recipe.id} to={`/recipes/${r.recipe.id}`} className="card" style={{ textDecoration: 'none', color: 'inherit', display: 'flex', flexDirection: 'column', gap: 8 }}>
                   <div className="row" style={{ alignItems: 'flex-start' }}><KindMark kind={r.recipe.kind} size={30} /><h3 className="grow" style={{ fontSize: 19 }}>{r.recipe.name}</h3></div>
-                  <div className="sub" style={{ fontSize: 15 }}>Written for {sayPortions(r.servings)} of {r.servingText}. {sayMinutes(r.handsMin)} of hands, {sayMinutes(r.waitMin)} by itself.</div>
-                  <div className="sub" style={{ fontSize: 15 }}>{r.allergens.join('. ')}</div>
+                  <div className="sub" style={{ fontSize: 15 }}>Written for {sayPortions(r.servings)} of {r.servingText}. {sayMinutes(r.handsMin)} of hands{r.waitMin > 0 ? `, ${sayMinutes(r.waitMin)} by itself` : ''}.</div>
+                  <div className="sub" style={{ fontSize: 15 }}>{r.allergens[0]?.startsWith('none') ? `Holds ${r.allergens[0]}` : r.allergens.join('. ')}</div>
                   <div className="row wrap" style={{ gap: 8, marginTop: 'auto' }}>
                     {r.portionsInStore > 0 ? <span className="tag f">{sayPortions(r.portionsInStore)} {portionName(r.recipe.kind, r.portionsInStore)} in store</span> : <span className="tag s">none in store</span>}
                     {r.lastMade && <span className="sub">made {sayDay(r.lastMade)}</span>}

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { countOf, listOf, sayWeekday } from '#core/kitchen';
+import { capital, countOf, listOf, sayWeekday } from '#core/kitchen';
 import type { ListedLine } from '#core/session';
 import { useSessionQuery, useSessionsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
@@ -33,7 +33,7 @@ function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticke
     <li style={done ? { color: 'var(--quiet)' } : undefined}>
       <button type="button" className="tick" role="checkbox" aria-checked={done} aria-label={`${line.name}, ${line.out}`} onClick={() => (done ? untick() : tick('bought'))}>{done ? '✓' : ''}</button>
       <div className="grow">
-        <span className="strong" style={{ fontSize: 17, textDecoration: done ? 'line-through' : 'none' }}>{line.name}</span>
+        <span className="strong" style={{ fontSize: 17, textDecoration: done ? 'line-through' : 'none' }}>{capital(line.name)}</span>
         {ticked === 'haveIt' && <span className="sub"> at home</span>}
         {line.tickNote && <span className="tag s" style={{ marginLeft: 8 }}>{line.tickNote}</span>}
         <div className="sub">{line.asked.length === 1 ? line.asked[0]?.recipeName : listOf(line.asked.map((a) => `${a.text} ${a.recipeName}`))}</div>

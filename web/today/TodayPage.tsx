@@ -31,6 +31,20 @@ function grouped(takeOut: TodayAnswer['view']['takeOut']): Group[] {
   return [...groups.values()];
 }
 
+type Ordered = TodayAnswer['view']['eatFirst'][number];
+
+/** Packs of one dish that are due on one day stand as one line. */
+function dishes(list: readonly Ordered[]): { first: Ordered; packs: number; left: number }[] {
+  const groups = new Map<string, { first: Ordered; packs: number; left: number }>();
+  for (const item of list) {
+    const key = `${item.pack.recipeId ?? item.pack.name}|${item.due.day}|${item.pack.planned?.day ?? ''}`;
+    const g = groups.get(key);
+    if (g) groups.set(key, { ...g, packs: g.packs + 1, left: g.left + item.pack.left });
+    else groups.set(key, { first: item, packs: 1, left: item.pack.left });
+  }
+  return [...groups.values()];
+}
+
 function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now: string }) {
   const { log } = useCommands();
   const { view, today } = data;
@@ -67,10 +81,10 @@ function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now: string
             <button type="button" className="btn o s" onClick={() => pull(g)}>Done</button>
           </li>
         ))}
-        {view.fridge.slice(0, 3).map(({ pack, due }) => (
+        {dishes(view.fridge).slice(0, 3).map(({ first: { pack, due }, packs, left }) => (
           <li key={pack.packId}>
             <KindMark kind={pack.kind} size={26} />
-            <div className="grow"><Link className="main" to={`/p/${pack.code}`}>{pack.name}, {amountOf(pack)}</Link><div className="sub">in the fridge{pack.planned ? `, for ${sayNear(pack.planned.day, today)}` : ''}, eat by {sayNear(due.day, today)}</div></div>
+            <div className="grow"><Link className="main" to={`/p/${pack.code}`}>{pack.name}, {amountOf({ kind: pack.kind, left })}</Link><div className="sub">{packs > 1 ? `${packs} packs ` : ''}in the fridge{pack.planned ? `, for ${pack.planned.day === today ? 'tonight' : sayNear(pack.planned.day, today)}` : ''}, eat by {sayNear(due.day, today)}</div></div>
             <DueTag {...due} />
           </li>
         ))}
@@ -99,18 +113,20 @@ function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();
   const { view, today } = data;
   const open = view.week.find((d) => d.day > today && d.quarters > 0 && d.covered < d.quarters) ?? view.week[1];
-  const list = view.eatFirst.filter(({ pack }) => !pack.planned).slice(0, 6);
+  const list = dishes(view.eatFirst.filter(({ pack }) => !pack.planned)).slice(0, 8);
   return (
     <section className="card" aria-label="Eat first">
       <h2>Eat first</h2>
       {list.length === 0 ? <p className="quiet">The freezer is empty, or all of it is planned.</p> : (
         <ul className="rows">
-          {list.map(({ pack, due }) => (
+          {list.map(({ first: { pack, due }, packs, left }) => (
             <li key={pack.packId}>
               <KindMark kind={pack.kind} size={26} />
-              <div className="grow"><Link className="main" to={`/p/${pack.code}`}>{pack.name}, {amountOf(pack)}</Link><div className="sub">best by {sayDay(due.day)}, {placeName(data.places, pack)}</div></div>
-              {open && (pack.kind === 'meal' || pack.kind === 'kit') && <button type="button" className="btn o s" onClick={() => void log([{ type: 'planned', subjects: [pack.packId], data: { for: { day: open.day, meal: 'dinner' } } }], `${pack.name} is planned for ${sayNear(open.day, today)}`)}>for {sayNear(open.day, today)}</button>}
+              <div className="grow"><Link className="main" to={`/p/${pack.code}`}>{pack.name}, {amountOf({ kind: pack.kind, left })}</Link><div className="sub">best by {sayDay(due.day)}, {packs > 1 ? `${packs} packs` : placeName(data.places, pack)}</div></div>
+              <div style={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-end', gap: 5 }}>
               <DueTag {...due} />
+              {open && (pack.kind === 'meal' || pack.kind === 'kit') && <button type="button" className="btn o s" onClick={() => void log([{ type: 'planned', subjects: [pack.packId], data: { for: { day: open.day, meal: 'dinner' } } }], `${pack.name} is planned for ${sayNear(open.day, today)}`)}>for {sayNear(open.day, today)}</button>}
+              </div>
             </li>
           ))}
         </ul>
@@ -177,9 +193,9 @@ export function TodayPage() {
       {frame.empty ? <Empty title="An empty kitchen" text="Say who eats and what you cook and store in, then bring in a recipe. Everything else grows from there."><Link className="btn" to="/kitchen">Set up the kitchen</Link></Empty> : (
         <>
           <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.15fr) minmax(0,1.1fr) minmax(0,0.95fr)', alignItems: 'start' }}>
-            <div className="stack"><Now data={data} zone={frame.household.timeZone} now={frame.now} /><Week data={data} /></div>
+            <Now data={data} zone={frame.household.timeZone} now={frame.now} />
             <EatFirst data={data} />
-            <Lasting data={data} />
+            <div className="stack"><Lasting data={data} /><Week data={data} /></div>
           </div>
           {data.next && <div style={{ marginTop: 16 }}><SessionHeader brief={data.next} /></div>}
           <Cautions list={data.cautions} title="When it comes out of the freezer" />

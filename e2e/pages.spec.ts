@@ -1,0 +1,108 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import path from 'node:path';
+import type { FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
+import { expect, getJson, settled, test } from './base.ts';
+
+const sample = (name: string): string => path.join(import.meta.dirname, 'samples', name);
+
+test('no page has a serious accessibility fault, and none scrolls sideways', async ({ page, server }) => {
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const { packs } = await getJson<StoreAnswer>(server, '/store');
+  const next = sessions.find((s) => s.day > '2026-11-24')!;
+  const done = sessions.find((s) => s.day < '2026-11-24')!;
+  const urls = ['/', '/recipes', '/recipes/recipe_stew?portions=17', '/recipes/new', '/plan', '/plan?new=1', `/plan/${next.id}`, `/shop/${next.id}`, `/cook/${next.id}`, `/pack/${next.id}`, `/pack/${done.id}/labels`, '/store', `/p/${packs[0]!.code}`, '/p/AAAAA', '/eat', '/eat?log=1', '/eat?log=tonight', '/kitchen', '/kitchen?tab=gear', '/kitchen?tab=containers', '/kitchen?tab=places', '/kitchen?tab=household', '/history', '/nowhere'];
+  for (const url of urls) {
+    await page.goto(server.address + url);
+    await page.waitForLoadState('networkidle');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${url}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), url).toBe(true);
+  }
+});
+
+test('a lost connection keeps what is entered and sends it once when it is back', async ({ page, server, context }) => {
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const next = sessions.find((s) => s.day > '2026-11-24')!;
+  await page.goto(`${server.address}/shop/${next.id}`);
+  const first = page.locator('[role=checkbox][aria-checked=false]').first();
+  await expect(first).toBeVisible();
+  await context.setOffline(true);
+  const name = await first.getAttribute('aria-label');
+  await first.click();
+  await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByText('Kept here:')).toBeVisible();
+  await context.setOffline(false);
+  await settled(page);
+  await expect(page.getByText('Kept here:')).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
+});
+
+test('what was just done is taken back from its toast', async ({ page, server }) => {
+  await page.goto(`${server.address}/store`);
+  await page.getByRole('region', { name: 'Selected pack' }).getByRole('combobox', { name: 'Move to' }).selectOption({ label: 'Kitchen box, middle' });
+  await settled(page);
+  const moved = (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.zoneId === 'box_middle').length;
+  await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
+  await settled(page);
+  await expect.poll(async () => (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.zoneId === 'box_middle').length).toBe(moved - 1);
+});
+
+test('bad files say what is wrong and lose nothing', async ({ page, server }) => {
+  await page.goto(`${server.address}/recipes/new`);
+  await page.getByLabel('Recipe file').setInputFiles(sample('broken.json'));
+  await expect(page.getByRole('alert')).toContainText('cut off or broken');
+  await page.getByLabel('Recipe file').setInputFiles(sample('array.json'));
+  await expect(page.getByRole('button', { name: 'Oat flatbreads' })).toBeVisible();
+  await page.getByRole('button', { name: 'Green lentil base' }).click();
+  await expect(page.getByText('8 ladles')).toBeVisible();
+});
+
+test('a code that matches no pack offers the near one', async ({ page, server }) => {
+  const { packs } = await getJson<StoreAnswer>(server, '/store');
+  const { code } = packs[0]!;
+  await page.goto(`${server.address}/p/${code.slice(0, 4)}0`);
+  await page.getByRole('link', { name: code }).click();
+  await expect(page.getByRole('heading', { name: packs[0]!.name })).toBeVisible();
+});
+
+test('the strip walks by arrow keys and its brush filters the store', async ({ page, server }) => {
+  await page.goto(server.address);
+  const frame = await getJson<FrameAnswer>(server, '/frame');
+  const strip = page.getByRole('group', { name: /packs by best-by day/ });
+  const first = strip.getByRole('link').first();
+  await first.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(new RegExp(`/p/(${frame.strip.map((m) => m.code).join('|')})`));
+  const box = (await strip.boundingBox())!;
+  await page.mouse.move(box.x + 60, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 300, box.y + 20, { steps: 4 });
+  await page.mouse.up();
+  await expect(page).toHaveURL(/\/store\?from=2026-11-2\d&to=2027/);
+});
+
+test.describe('without demo data', () => {
+  test.use({ demo: false });
+  test('an empty kitchen teaches the next step and can be set up', async ({ page, server }) => {
+    await page.goto(server.address);
+    await page.getByRole('link', { name: 'Set up the kitchen' }).click();
+    await page.getByRole('button', { name: 'Add the first' }).click();
+    await page.getByLabel('Name').fill('Ines');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByRole('img', { name: /Ines at dinner on 28 of 28 days/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Containers' }).click();
+    await page.getByRole('button', { name: 'Add a container' }).click();
+    await page.getByRole('button', { name: 'Tub 1000 ml' }).click();
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByText('fill to 870 ml')).toBeVisible();
+    await page.getByRole('button', { name: 'Cold places' }).click();
+    await page.getByRole('button', { name: 'Add one' }).click();
+    await page.getByLabel('Name').fill('Small freezer');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await expect(page.getByRole('heading', { name: 'Small freezer' })).toBeVisible();
+    await page.goto(`${server.address}/store`);
+    await expect(page.getByRole('heading', { name: 'An empty freezer' })).toBeVisible();
+  });
+});

@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test';
+import { existsSync } from 'node:fs';
+import { chromiumArgs } from './scripts/server.mjs';
+
+const executablePath = [process.env.TAMBO_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((f) => f && existsSync(f));
+
+/** Every test starts its own server, database and clock over the built app. */
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  workers: 1,
+  timeout: 180_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
+  use: { viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Europe/London', launchOptions: { ...(executablePath && { executablePath }), args: chromiumArgs } },
+});

@@ -1,0 +1,42 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Express } from 'express';
+import { pino } from 'pino';
+import type { TamboEvent } from '#core/contract';
+import { createApp } from './app.ts';
+import { makeClock, type Clock } from './clock/index.ts';
+import { loadReference, openDb, type Db } from './db/index.ts';
+
+/** A server over a real database in a folder of its own, for tests. */
+export interface TestServer {
+  app: Express;
+  db: Db;
+  clock: Clock;
+  close(): void;
+}
+
+export const migrationsFolder = path.join(import.meta.dirname, 'db/migrations');
+
+export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {
+  const folder = mkdtempSync(path.join(tmpdir(), 'tambo-test-'));
+  const open = openDb(path.join(folder, 'test.sqlite'), migrationsFolder);
+  loadReference(open.db);
+  const clock = makeClock({ TAMBO_NOW: now, TAMBO_CLOCK: 'stopped' });
+  return {
+    app: createApp({ db: open.db, clock, migrationsFolder }, { log: pino({ level: 'silent' }) }),
+    db: open.db,
+    clock,
+    close() {
+      open.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+let counter = 0;
+/** An event as a device would stamp it. */
+export function stamped<T extends TamboEvent['type']>(type: T, subjects: string[], data: Extract<TamboEvent, { type: T }>['data'], over: Partial<TamboEvent> = {}): TamboEvent {
+  counter += 1;
+  return { id: `ev-${counter}`, type, subjects, instant: new Date(Date.UTC(2026, 10, 24, 12) + counter * 1000).toISOString(), device: 'test', counter, version: 1, data, ...over } as TamboEvent;
+}
