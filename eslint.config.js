@@ -27,7 +27,7 @@ export default tseslint.config(
       eqeqeq: ['error', 'smart'],
     },
   },
-  { files: ['core/**/*.ts'], rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'crypto', 'performance'] } },
+  { files: ['core/**/*.ts'], ignores: ['core/**/*.test.ts'], rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'crypto', 'performance'] } },
   { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' }, languageOptions: { globals: globals.browser } },
   { files: ['server/clock/*.ts', 'web/app/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },

@@ -31,7 +31,7 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
     await portions.fill('99999');
     await expect(page.getByText('at most 2000 portions')).toBeVisible();
     await portions.fill('9');
-    await expect(page.getByRole('cell', { name: /1\.8 kg/ })).toBeVisible();
+    await expect(page.getByRole('cell', { name: /^1\.8 kg/ })).toBeVisible();
   });
 
   await test.step('it is planned', async () => {
@@ -121,7 +121,7 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
       if (i < 3) expect(sheet.qr({ x: spot.x + 42, y: spot.y, size: 21 })).toBe(`/p/${label.code}`);
     }
     await page.getByRole('button', { name: 'Printed and stuck on' }).click();
-    await expect(page.getByText('all labelled')).toBeVisible();
+    await expect(page.getByText('5 packs, all labelled.')).toBeVisible();
     const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
     expect(sessions.find((s) => s.id === sessionId)!.state.stage).toBe('stored');
   });

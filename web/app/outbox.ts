@@ -17,6 +17,8 @@ let sending = false;
 let retryMs = 1000;
 let retryTimer: ReturnType<typeof setTimeout> | undefined;
 let memorySeq = 1_000_000;
+/** Acknowledged by the server, not yet seen by the page. */
+const answered = new Set<number>();
 
 const mostEvents = 200;
 
@@ -54,15 +56,22 @@ async function flush(): Promise<void> {
   if (!store || sending) return;
   sending = true;
   clearTimeout(retryTimer);
+  const unsent = (): Waiting[] => store?.getState().outbox.waiting.filter((w) => !answered.has(w.seq)) ?? [];
   try {
-    for (let waiting = store.getState().outbox.waiting; waiting.length > 0; waiting = store.getState().outbox.waiting) {
-      const { gone, refused } = await send(waiting);
-      const db = await queueDb().catch(() => undefined);
-      if (db) await Promise.all(gone.map((seq) => db.delete('queue', seq)));
-      for (const r of refused) store.dispatch(wasRefused({ seq: r.entry.seq, label: r.entry.label, message: r.message, refusals: r.refusals }));
-      store.dispatch(sent(gone));
-      retryMs = 1000;
-      if (store.getState().outbox.waiting.length === 0) store.dispatch(api.util.invalidateTags(['World']));
+    while (unsent().length > 0) {
+      while (unsent().length > 0) {
+        const { gone, refused } = await send(unsent());
+        for (const seq of gone) answered.add(seq);
+        const db = await queueDb().catch(() => undefined);
+        if (db) await Promise.all(gone.map((seq) => db.delete('queue', seq)));
+        for (const r of refused) store.dispatch(wasRefused({ seq: r.entry.seq, label: r.entry.label, message: r.message, refusals: r.refusals }));
+        retryMs = 1000;
+      }
+      // what was sent counts as waiting until the page has heard of it, so that nothing flickers back in between
+      store.dispatch(api.util.invalidateTags(['World']));
+      await Promise.all(store.dispatch(api.util.getRunningQueriesThunk()));
+      store.dispatch(sent([...answered]));
+      answered.clear();
     }
   } catch {
     store.dispatch(offline());

@@ -1,0 +1,10 @@
+export type { Confidence, Densities, IngredientRow, LifeRow, Range, ReferenceRow } from './types.ts';
+export { bagRows } from './bags.rows.ts';
+export { headspaceRows } from './headspace.rows.ts';
+export { ingredientRows } from './ingredients.rows.ts';
+export { lifeRows } from './lives.rows.ts';
+export { materialRows } from './materials.rows.ts';
+export { panRows } from './pans.rows.ts';
+export { sources } from './sources.ts';
+export { spaceRows } from './space.rows.ts';
+export { tubRows } from './tubs.rows.ts';

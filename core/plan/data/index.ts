@@ -1,0 +1,1 @@
+export { portionRows } from './portions.rows.ts';
