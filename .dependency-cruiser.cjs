@@ -1,5 +1,22 @@
 /** The import rule of the house: data flows down the road, never up. Run with `node scripts/imports.mjs`. */
-const order = ['contract', 'kitchen', 'safety', 'heat', 'recipe', 'plan', 'shop', 'cook', 'pack', 'store', 'eat', 'baby', 'broth', 'dry', 'fresh', 'session'];
+const order = [
+  'contract',
+  'kitchen',
+  'safety',
+  'heat',
+  'recipe',
+  'plan',
+  'shop',
+  'cook',
+  'pack',
+  'store',
+  'eat',
+  'baby',
+  'broth',
+  'dry',
+  'fresh',
+  'session',
+];
 
 const stationOrder = order.slice(0, -1).map((station, i) => ({
   name: `core-order-${station}`,
@@ -12,13 +29,46 @@ const stationOrder = order.slice(0, -1).map((station, i) => ({
 module.exports = {
   forbidden: [
     ...stationOrder,
-    { name: 'core-alone', comment: 'core imports neither server nor web', severity: 'error', from: { path: '^core/' }, to: { path: '^(server|web|e2e|scripts)/' } },
-    { name: 'core-no-node', comment: 'core runs in a page, a worker and the server alike', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    {
+      name: 'core-alone',
+      comment: 'core imports neither server nor web',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(server|web|e2e|scripts)/' },
+    },
+    {
+      name: 'core-no-node',
+      comment: 'core runs in a page, a worker and the server alike',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
-    { name: 'core-by-its-door', comment: "a station's index lists what leaves it", severity: 'error', from: { path: '^core/([^/]+)/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/', pathNot: '^core/($1/|[^/]+/index\\.ts$|[^/]+/data/)' } },
-    { name: 'core-by-its-door-outside', severity: 'error', from: { path: '^(server|web)/' }, to: { path: '^core/', pathNot: '^core/[^/]+/(index\\.ts$|data/)' } },
+    {
+      name: 'core-by-its-door',
+      comment: "a station's index lists what leaves it",
+      severity: 'error',
+      from: { path: '^core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/', pathNot: '^core/($1/|[^/]+/index\\.ts$|[^/]+/data/)' },
+    },
+    {
+      name: 'core-by-its-door-outside',
+      severity: 'error',
+      from: { path: '^(server|web)/' },
+      to: { path: '^core/', pathNot: '^core/[^/]+/(index\\.ts$|data/)' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, exclude: { path: '(node_modules|dist|lint/fixtures)' }, tsConfig: { fileName: 'tsconfig.json' }, enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'require', 'node', 'default', 'types'], extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'] } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    exclude: { path: '(node_modules|dist|lint/fixtures)' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs', '.cjs', '.json'],
+    },
+  },
 };

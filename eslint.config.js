@@ -6,13 +6,30 @@ import globals from 'globals';
 /** Time is read in two places only, so that a stopped or moved clock holds everywhere. */
 const clockRule = [
   'error',
-  { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Read the time from server/clock or web/app/clock.' },
+  {
+    selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+    message: 'Read the time from server/clock or web/app/clock.',
+  },
   { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Read the time from server/clock or web/app/clock.' },
-  { selector: "MemberExpression[object.name='Temporal'][property.name='Now']", message: 'Read the time from server/clock or web/app/clock.' },
+  {
+    selector: "MemberExpression[object.name='Temporal'][property.name='Now']",
+    message: 'Read the time from server/clock or web/app/clock.',
+  },
 ];
 
 export default tseslint.config(
-  { ignores: ['dist/**', 'node_modules/**', 'data/**', 'lint/fixtures/**', 'server/db/migrations/**', '**/*.rows.ts', 'playwright-report/**', 'test-results/**'] },
+  {
+    ignores: [
+      'dist/**',
+      'node_modules/**',
+      'data/**',
+      'lint/fixtures/**',
+      'server/db/migrations/**',
+      '**/*.rows.ts',
+      'playwright-report/**',
+      'test-results/**',
+    ],
+  },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {
@@ -27,8 +44,20 @@ export default tseslint.config(
       eqeqeq: ['error', 'smart'],
     },
   },
-  { files: ['core/**/*.ts'], ignores: ['core/**/*.test.ts'], rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'crypto', 'performance'] } },
-  { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' }, languageOptions: { globals: globals.browser } },
-  { files: ['server/clock/*.ts', 'web/app/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'crypto', 'performance'] },
+  },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+    languageOptions: { globals: globals.browser },
+  },
+  {
+    files: ['server/clock/*.ts', 'web/app/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'],
+    rules: { 'no-restricted-syntax': 'off' },
+  },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },
 );

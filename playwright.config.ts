@@ -12,5 +12,10 @@ export default defineConfig({
   timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
-  use: { viewport: { width: 1280, height: 800 }, locale: 'en-GB', timezoneId: 'Europe/London', launchOptions: { ...(executablePath && { executablePath }), args: chromiumArgs } },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    launchOptions: { ...(executablePath && { executablePath }), args: chromiumArgs },
+  },
 });

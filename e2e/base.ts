@@ -11,20 +11,27 @@ export const test = base.extend<{ demo: boolean; server: RunningServer; errors: 
     await use(server);
     await server.stop();
   },
-  errors: [async ({ page }, use) => {
-    const errors: string[] = [];
-    page.on('pageerror', (e) => errors.push(e.message));
-    page.on('console', (m) => {
-      if (m.type() === 'error' && !/ERR_|Failed to load resource/.test(m.text())) errors.push(m.text());
-    });
-    await use(errors);
-    expect(errors).toEqual([]);
-  }, { auto: true }],
+  errors: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (e) => errors.push(e.message));
+      page.on('console', (m) => {
+        if (m.type() === 'error' && !/ERR_|Failed to load resource/.test(m.text())) errors.push(m.text());
+      });
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
 });
 
 /** Moves the server's clock; the page follows with its next answer. */
 export async function moveClock(server: RunningServer, now: string): Promise<void> {
-  const res = await fetch(`${server.address}/api/test/clock`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ now }) });
+  const res = await fetch(`${server.address}/api/test/clock`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ now }),
+  });
   expect(res.status).toBe(200);
 }
 
@@ -41,7 +48,10 @@ export async function settled(page: Page): Promise<void> {
         const db = open.result;
         if (!db.objectStoreNames.contains('queue')) return resolve(true);
         const count = db.transaction('queue').objectStore('queue').count();
-        count.onsuccess = () => { db.close(); resolve(count.result === 0); };
+        count.onsuccess = () => {
+          db.close();
+          resolve(count.result === 0);
+        };
       };
       open.onerror = () => resolve(false);
     });

@@ -10,12 +10,47 @@ test('no page has a serious accessibility fault, and none scrolls sideways', asy
   const { packs } = await getJson<StoreAnswer>(server, '/store');
   const next = sessions.find((s) => s.day > '2026-11-24')!;
   const done = sessions.find((s) => s.day < '2026-11-24')!;
-  const urls = ['/', '/recipes', '/recipes/recipe_stew?portions=17', '/recipes/new', '/plan', '/plan?new=1', `/plan/${next.id}`, `/shop/${next.id}`, `/cook/${next.id}`, `/pack/${next.id}`, `/pack/${done.id}/labels`, '/store', `/p/${packs[0]!.code}`, '/p/AAAAA', '/eat', '/eat?log=1', '/eat?log=tonight', '/kitchen', '/kitchen?tab=gear', '/kitchen?tab=containers', '/kitchen?tab=places', '/kitchen?tab=household', '/history', '/nowhere'];
+  const urls = [
+    '/',
+    '/recipes',
+    '/recipes/recipe_stew?portions=17',
+    '/recipes/new',
+    '/plan',
+    '/plan?new=1',
+    `/plan/${next.id}`,
+    `/shop/${next.id}`,
+    `/cook/${next.id}`,
+    `/pack/${next.id}`,
+    `/pack/${done.id}/labels`,
+    '/store',
+    `/p/${packs[0]!.code}`,
+    '/p/AAAAA',
+    '/eat',
+    '/eat?log=1',
+    '/eat?log=tonight',
+    '/kitchen',
+    '/kitchen?tab=gear',
+    '/kitchen?tab=containers',
+    '/kitchen?tab=places',
+    '/kitchen?tab=household',
+    '/history',
+    '/nowhere',
+  ];
   for (const url of urls) {
     await page.goto(server.address + url);
     await page.waitForLoadState('networkidle');
     const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${url}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).slice(0, 3).join(' | ')}`)).toEqual([]);
+    expect(
+      violations
+        .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+        .map(
+          (v) =>
+            `${url}: ${v.id} ${v.nodes
+              .map((n) => n.target.join(' '))
+              .slice(0, 3)
+              .join(' | ')}`,
+        ),
+    ).toEqual([]);
     expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth), url).toBe(true);
   }
 });
@@ -40,12 +75,17 @@ test('a lost connection keeps what is entered and sends it once when it is back'
 
 test('what was just done is taken back from its toast', async ({ page, server }) => {
   await page.goto(`${server.address}/store`);
-  await page.getByRole('region', { name: 'Selected pack' }).getByRole('combobox', { name: 'Move to' }).selectOption({ label: 'Kitchen box, middle' });
+  await page
+    .getByRole('region', { name: 'Selected pack' })
+    .getByRole('combobox', { name: 'Move to' })
+    .selectOption({ label: 'Kitchen box, middle' });
   await settled(page);
   const moved = (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.zoneId === 'box_middle').length;
   await page.getByRole('status').getByRole('button', { name: 'Undo' }).click();
   await settled(page);
-  await expect.poll(async () => (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.zoneId === 'box_middle').length).toBe(moved - 1);
+  await expect
+    .poll(async () => (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.zoneId === 'box_middle').length)
+    .toBe(moved - 1);
 });
 
 test('bad files say what is wrong and lose nothing', async ({ page, server }) => {

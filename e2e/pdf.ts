@@ -38,7 +38,19 @@ export async function readPdf(data: Uint8Array): Promise<PdfPage[]> {
     pages.push({
       widthMm: view.width * mmPerPt,
       heightMm: view.height * mmPerPt,
-      texts: content.items.flatMap((item) => ('str' in item && item.str.trim() ? [{ text: item.str, x: (item.transform[4] as number) * mmPerPt, y: (view.height - (item.transform[5] as number)) * mmPerPt, width: item.width * mmPerPt, sizePt: Math.hypot(item.transform[2] as number, item.transform[3] as number) }] : [])),
+      texts: content.items.flatMap((item) =>
+        'str' in item && item.str.trim()
+          ? [
+              {
+                text: item.str,
+                x: (item.transform[4] as number) * mmPerPt,
+                y: (view.height - (item.transform[5] as number)) * mmPerPt,
+                width: item.width * mmPerPt,
+                sizePt: Math.hypot(item.transform[2] as number, item.transform[3] as number),
+              },
+            ]
+          : [],
+      ),
       qr({ x, y, size }) {
         const px = (mm: number): number => Math.round((mm / 25.4) * 300);
         const image = context.getImageData(px(x), px(y), px(size), px(size));

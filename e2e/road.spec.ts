@@ -6,7 +6,10 @@ import { readPdf } from './pdf.ts';
 
 const sample = (name: string): string => path.join(import.meta.dirname, 'samples', name);
 
-test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed, labelled, stored, eaten to the last portion', async ({ page, server }) => {
+test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed, labelled, stored, eaten to the last portion', async ({
+  page,
+  server,
+}) => {
   const before = await getJson<FrameAnswer>(server, '/frame');
 
   await test.step('a saved page is read, checked and kept', async () => {
@@ -110,14 +113,19 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
       expect(sheet.widthMm).toBeCloseTo(210, 1);
       expect(sheet.heightMm).toBeCloseTo(297, 1);
       const mine = sheet.texts.filter((t) => t.x >= spot.x && t.x < spot.x + 63.5 && t.y >= spot.y && t.y < spot.y + 38.1);
-      const said = mine.map((t) => t.text).join(' ').replace(/[\s\u00A0]+/g, ' ');
+      const said = mine
+        .map((t) => t.text)
+        .join(' ')
+        .replace(/[\s\u00A0]+/g, ' ');
       expect(said.replace(/ /g, '')).toContain(label.name.replace(/ /g, ''));
       expect(said).toContain(label.code);
       expect(said.replace(/ /g, '')).toContain(label.bestBy.replace(/[\s\u00A0]/g, ''));
       expect(said).toContain('Allergens not checked:');
       for (const t of mine) expect(t.x + t.width).toBeLessThanOrEqual(spot.x + 63.5 - 1.9);
       expect(mine.find((t) => t.text.includes(label.name.split(' ')[0]!))!.sizePt).toBeGreaterThanOrEqual(11);
-      expect(mine.find((t) => t.text.replace(/\u00A0/g, ' ').includes(label.bestBy.replace(/\u00A0/g, ' ')))!.sizePt).toBeGreaterThanOrEqual(10);
+      expect(
+        mine.find((t) => t.text.replace(/\u00A0/g, ' ').includes(label.bestBy.replace(/\u00A0/g, ' ')))!.sizePt,
+      ).toBeGreaterThanOrEqual(10);
       if (i < 3) expect(sheet.qr({ x: spot.x + 42, y: spot.y, size: 21 })).toBe(`/p/${label.code}`);
     }
     await page.getByRole('button', { name: 'Printed and stuck on' }).click();
@@ -159,8 +167,13 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
   await test.step('the last log is undone from history', async () => {
     const eaten = (await getJson<EatAnswer>(server, '/eat')).recent.filter((r) => r.name.startsWith('Squash')).length;
     await page.goto(`${server.address}/history`);
-    await page.getByRole('button', { name: /^Take back: Squash and butter bean pot: eaten/ }).first().click();
+    await page
+      .getByRole('button', { name: /^Take back: Squash and butter bean pot: eaten/ })
+      .first()
+      .click();
     await settled(page);
-    await expect.poll(async () => (await getJson<EatAnswer>(server, '/eat')).recent.filter((r) => r.name.startsWith('Squash')).length).toBe(eaten - 1);
+    await expect
+      .poll(async () => (await getJson<EatAnswer>(server, '/eat')).recent.filter((r) => r.name.startsWith('Squash')).length)
+      .toBe(eaten - 1);
   });
 });

@@ -9,7 +9,14 @@ const root = path.resolve(import.meta.dirname, '..');
 export async function buildServer() {
   await bundle({
     entryPoints: [path.join(root, 'server/main.ts')],
-    bundle: true, splitting: true, platform: 'node', format: 'esm', target: 'node20', outdir: path.join(root, 'dist/server'), sourcemap: true, logLevel: 'warning',
+    bundle: true,
+    splitting: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    outdir: path.join(root, 'dist/server'),
+    sourcemap: true,
+    logLevel: 'warning',
     // native, or reads its own data files
     external: ['better-sqlite3', 'pino', 'pino-http', 'pdfkit'],
     banner: { js: "import{createRequire as __cr}from'node:module';const require=__cr(import.meta.url);" },

@@ -10,7 +10,11 @@ const root = path.resolve(import.meta.dirname, '..');
 export async function startServer({ env = {}, folder, keep = false } = {}) {
   const data = folder ?? mkdtempSync(path.join(tmpdir(), 'tambo-'));
   const started = performance.now();
-  const child = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], { cwd: root, env: { ...process.env, TAMBO_DATA: data, TAMBO_PORT: '0', ...env }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], {
+    cwd: root,
+    env: { ...process.env, TAMBO_DATA: data, TAMBO_PORT: '0', ...env },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   let said = '';
   const address = await new Promise((resolve, reject) => {
     const timer = setTimeout(() => reject(new Error(`The server did not start in 60 s: ${said}`)), 60_000);
@@ -25,7 +29,10 @@ export async function startServer({ env = {}, folder, keep = false } = {}) {
     child.on('exit', (code) => reject(new Error(`The server ended with ${code}: ${said}`)));
   });
   for (;;) {
-    const ok = await fetch(`${address}/api/health`).then((r) => r.ok, () => false);
+    const ok = await fetch(`${address}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
     if (ok) break;
     await new Promise((r) => setTimeout(r, 5));
   }
@@ -39,4 +46,13 @@ export async function startServer({ env = {}, folder, keep = false } = {}) {
   return { address, data, child, readyMs, stop };
 }
 
-export const chromiumArgs = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--font-render-hinting=none'];
+export const chromiumArgs = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--font-render-hinting=none',
+];

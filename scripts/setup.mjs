@@ -19,7 +19,9 @@ export function checkNode() {
 /** Installs packages when node_modules is missing or older than the lock file. */
 export function ensureInstalled() {
   checkNode();
-  const lock = createHash('sha256').update(readFileSync(path.join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(path.join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   console.log('Installing packages (once, about a minute)...');
   const { status } = run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);
@@ -46,22 +48,34 @@ export function ensureChromium() {
   const sudo = !asRoot && spawnSync('sudo', ['-n', 'true']).status === 0;
   if (asRoot || sudo) {
     console.log('Installing Chromium for the browser tests (once)...');
-    const apt = (args) => (asRoot ? run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }) : run('sudo', ['-n', 'apt-get', ...args]));
+    const apt = (args) =>
+      asRoot
+        ? run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+        : run('sudo', ['-n', 'apt-get', ...args]);
     apt(['update', '-qq']);
     apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium']);
     const now = findChromium();
     if (now) return now;
   }
-  console.error('The browser tests need Chromium. Type this once, then run the command again:\n  sudo apt-get update && sudo apt-get install -y chromium');
+  console.error(
+    'The browser tests need Chromium. Type this once, then run the command again:\n  sudo apt-get update && sudo apt-get install -y chromium',
+  );
   process.exit(1);
 }
 
-const newest = (folder) => readdirSync(folder, { recursive: true, withFileTypes: true }).filter((e) => e.isFile()).reduce((t, e) => Math.max(t, statSync(path.join(e.parentPath, e.name)).mtimeMs), 0);
+const newest = (folder) =>
+  readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((e) => e.isFile())
+    .reduce((t, e) => Math.max(t, statSync(path.join(e.parentPath, e.name)).mtimeMs), 0);
 
 /** Builds page and server into dist/ when something in them is newer. */
 export async function ensureBuilt() {
   const mark = path.join(root, 'dist', '.built');
-  const since = Math.max(...['core', 'server', 'web', 'scripts'].map((f) => newest(path.join(root, f))), statSync(path.join(root, 'package-lock.json')).mtimeMs, statSync(path.join(root, 'vite.config.ts')).mtimeMs);
+  const since = Math.max(
+    ...['core', 'server', 'web', 'scripts'].map((f) => newest(path.join(root, f))),
+    statSync(path.join(root, 'package-lock.json')).mtimeMs,
+    statSync(path.join(root, 'vite.config.ts')).mtimeMs,
+  );
   if (existsSync(mark) && statSync(mark).mtimeMs > since) return;
   console.log('Building...');
   const { buildAll } = await import('./build.mjs');
@@ -74,7 +88,11 @@ export async function ensureBuilt() {
 /** Runs the built server and hands signals on; resolves with its exit code. */
 export async function runServer(env) {
   const { spawn } = await import('node:child_process');
-  const child = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  const child = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
   return new Promise((resolve) => child.on('exit', (code) => resolve(code ?? 0)));
 }

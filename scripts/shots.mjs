@@ -9,7 +9,10 @@ await ensureBuilt();
 const { chromium } = await import('@playwright/test');
 const { chromiumArgs, startServer } = await import('./server.mjs');
 
-const arg = (name) => { const i = process.argv.indexOf(`--${name}`); return i < 0 ? undefined : process.argv[i + 1]; };
+const arg = (name) => {
+  const i = process.argv.indexOf(`--${name}`);
+  return i < 0 ? undefined : process.argv[i + 1];
+};
 const out = path.resolve(root, arg('out') ?? 'docs/screenshots');
 const only = arg('only')?.split(',');
 mkdirSync(out, { recursive: true });
@@ -25,17 +28,53 @@ const { packs } = await get('/store');
 const stew = recipes.find((r) => r.recipe.name.includes('aubergine'));
 const meal = packs.find((p) => p.kind === 'meal');
 const views = {
-  today: '/', recipes: '/recipes', recipe: `/recipes/${stew.recipe.id}?portions=17`, import: '/recipes/new', plan: `/plan/${next.id}`, shop: `/shop/${next.id}`, cook: `/cook/${next.id}`, pack: `/pack/${next.id}`, labels: `/pack/${done.id}/labels`,
-  store: '/store', packDetail: `/p/${meal.code}`, eat: '/eat', log: '/eat?log=tonight', kitchen: '/kitchen', containers: '/kitchen?tab=containers', pots: '/kitchen?tab=gear', history: '/history', plans: '/plan', places: '/kitchen?tab=places',
+  today: '/',
+  recipes: '/recipes',
+  recipe: `/recipes/${stew.recipe.id}?portions=17`,
+  import: '/recipes/new',
+  plan: `/plan/${next.id}`,
+  shop: `/shop/${next.id}`,
+  cook: `/cook/${next.id}`,
+  pack: `/pack/${next.id}`,
+  labels: `/pack/${done.id}/labels`,
+  store: '/store',
+  packDetail: `/p/${meal.code}`,
+  eat: '/eat',
+  log: '/eat?log=tonight',
+  kitchen: '/kitchen',
+  containers: '/kitchen?tab=containers',
+  pots: '/kitchen?tab=gear',
+  history: '/history',
+  plans: '/plan',
+  places: '/kitchen?tab=places',
 };
-const kept = ['today', 'recipes', 'recipe', 'plan', 'shop', 'cook', 'pack', 'labels', 'store', 'packDetail', 'eat', 'log', 'kitchen', 'containers'];
+const kept = [
+  'today',
+  'recipes',
+  'recipe',
+  'plan',
+  'shop',
+  'cook',
+  'pack',
+  'labels',
+  'store',
+  'packDetail',
+  'eat',
+  'log',
+  'kitchen',
+  'containers',
+];
 for (const [name, url] of Object.entries(views)) {
   if (only ? !only.includes(name) : !kept.includes(name)) continue;
   const page = await browser.newPage({ viewport: { width: 1280, height: Number(arg('height') ?? 800) } });
   page.on('console', (m) => m.type() === 'error' && console.log(name, m.text()));
   page.on('pageerror', (e) => console.log(name, 'page error', e.message));
   await page.goto(server.address + url, { waitUntil: 'networkidle' });
-  if (name === 'labels') await page.getByText('All packs again').click().catch(() => {});
+  if (name === 'labels')
+    await page
+      .getByText('All packs again')
+      .click()
+      .catch(() => {});
   await page.waitForTimeout(250);
   await page.screenshot({ path: path.join(out, `${name}.png`), fullPage: process.argv.includes('--full') });
   await page.close();

@@ -24,7 +24,10 @@ function step(name, command, args, count) {
     if (status !== 0 && counted.failed === 0) failed += 1;
   } else if (status === 0) passed += 1;
   else failed += 1;
-  if (status !== 0) console.log(`\n${name} failed. To run it alone: ${['node', ...args.map((a) => path.relative(root, a) && a.startsWith(root) ? path.relative(root, a) : a)].join(' ')}`);
+  if (status !== 0)
+    console.log(
+      `\n${name} failed. To run it alone: ${['node', ...args.map((a) => (path.relative(root, a) && a.startsWith(root) ? path.relative(root, a) : a))].join(' ')}`,
+    );
   console.log(`== ${name}: ${status === 0 ? 'good' : 'FAILED'} in ${((performance.now() - started) / 1000).toFixed(0)} s`);
 }
 
@@ -32,14 +35,28 @@ const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'ut
 const unitFile = path.join(results, 'unit.json');
 const node = process.execPath;
 
-step('Format', node, [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', 'scripts', 'lint', '*.ts', '*.js']);
+step('Format', node, [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
 step('Lint', node, [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
-step('Import rule', node, [bin('dependency-cruiser/bin/dependency-cruise.mjs'), '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'core', 'server', 'web']);
+step('Import rule', node, [
+  bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+  '--config',
+  '.dependency-cruiser.cjs',
+  '--output-type',
+  'err',
+  'core',
+  'server',
+  'web',
+]);
 step('Types', node, [bin('ts7/bin/tsc'), '--noEmit', '-p', '.']);
-step('Unit and API tests', node, [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`], () => {
-  const r = readJson(unitFile);
-  return { passed: r?.numPassedTests ?? 0, failed: r?.numFailedTests ?? 0 };
-});
+step(
+  'Unit and API tests',
+  node,
+  [bin('vitest/vitest.mjs'), 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`],
+  () => {
+    const r = readJson(unitFile);
+    return { passed: r?.numPassedTests ?? 0, failed: r?.numFailedTests ?? 0 };
+  },
+);
 console.log('\n== Build');
 await ensureBuilt();
 passed += 1;

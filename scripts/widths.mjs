@@ -4,8 +4,11 @@ import { createRequire } from 'node:module';
 const require = createRequire(import.meta.url);
 const fontkit = require('fontkit');
 const root = new URL('..', import.meta.url).pathname;
-const file = (set, weight) => fontkit.create(readFileSync(`${root}node_modules/@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
-const points = [...Array(0x250).keys()].slice(0x20).concat([0x2013, 0x2014, 0x2018, 0x2019, 0x201c, 0x201d, 0x2022, 0x2026, 0x2044, 0x20ac, 0x00d7]);
+const file = (set, weight) =>
+  fontkit.create(readFileSync(`${root}node_modules/@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
+const points = [...Array(0x250).keys()]
+  .slice(0x20)
+  .concat([0x2013, 0x2014, 0x2018, 0x2019, 0x201c, 0x201d, 0x2022, 0x2026, 0x2044, 0x20ac, 0x00d7]);
 const table = (weight) => {
   const fonts = [file('latin', weight), file('latin-ext', weight)];
   return points.flatMap((cp) => {
@@ -14,4 +17,7 @@ const table = (weight) => {
   });
 };
 const lines = (name, rows) => `export const ${name}: Readonly<Record<string, number>> = ${JSON.stringify(Object.fromEntries(rows))};\n`;
-writeFileSync(`${root}core/pack/data/widths.rows.ts`, `/** Advance widths of Source Sans 3 in thousandths of an em; made by scripts/widths.mjs. */\n${lines('regularWidths', table(400))}${lines('boldWidths', table(700))}`);
+writeFileSync(
+  `${root}core/pack/data/widths.rows.ts`,
+  `/** Advance widths of Source Sans 3 in thousandths of an em; made by scripts/widths.mjs. */\n${lines('regularWidths', table(400))}${lines('boldWidths', table(700))}`,
+);

@@ -13,17 +13,25 @@ import { schema } from './db/index.ts';
 import { stamped, testServer, type TestServer } from './testing.ts';
 
 let s: TestServer;
-beforeAll(() => { s = testServer(); });
+beforeAll(() => {
+  s = testServer();
+});
 afterAll(() => s.close());
 
 const post = (path: string, body: object) => request(s.app).post(`/api${path}`).send(body);
 const get = (path: string) => request(s.app).get(`/api${path}`);
 let writes = 0;
-const write = (changes: object[], over: object = {}) => { writes += 1; return post('/writes', { writeId: `w${writes}`, device: 'test', instant: '2026-11-24T12:00:00.000Z', label: 'test', changes, ...over }); };
-const filled = async (id: string, n: number, over = {}) => post('/events', [stamped('filled', [id], testFilled({ code: codeFrom(n), ...over }))]);
+const write = (changes: object[], over: object = {}) => {
+  writes += 1;
+  return post('/writes', { writeId: `w${writes}`, device: 'test', instant: '2026-11-24T12:00:00.000Z', label: 'test', changes, ...over });
+};
+const filled = async (id: string, n: number, over = {}) =>
+  post('/events', [stamped('filled', [id], testFilled({ code: codeFrom(n), ...over }))]);
 
 describe('the door', () => {
-  it('answers for itself', async () => { expect((await get('/health')).body).toMatchObject({ ok: true, now: '2026-11-24T16:00:00.000Z' }); });
+  it('answers for itself', async () => {
+    expect((await get('/health')).body).toMatchObject({ ok: true, now: '2026-11-24T16:00:00.000Z' });
+  });
   it('turns away another host, other sites, what is not JSON, and broken JSON', async () => {
     expect((await get('/health').set('Host', 'evil.example')).status).toBe(421);
     expect((await post('/events', []).set('Sec-Fetch-Site', 'cross-site')).status).toBe(403);
@@ -33,8 +41,12 @@ describe('the door', () => {
     expect(broken.status).toBe(400);
     expect((broken.body as { message: string }).message).toContain('nothing was kept');
   });
-  it('says what it does not serve', async () => { expect((await get('/nothing')).status).toBe(404); });
-  it('sets the content policy', async () => { expect((await get('/health')).headers['content-security-policy']).toContain("default-src 'self'"); });
+  it('says what it does not serve', async () => {
+    expect((await get('/nothing')).status).toBe(404);
+  });
+  it('sets the content policy', async () => {
+    expect((await get('/health')).headers['content-security-policy']).toContain("default-src 'self'");
+  });
 });
 
 describe('events', () => {
@@ -44,18 +56,42 @@ describe('events', () => {
     expect((await post('/events', [e, e])).body).toMatchObject({ answers: [{ status: 'known' }, { status: 'known' }] });
   });
   it('refuses with path, expected, got and leaves no trace', async () => {
-    const bad = { ...stamped('eaten', ['p1'], { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions: 1 }], guests: 0, rest: 'none' }), data: { day: 'soon', meal: 'dinner', shares: [], guests: -1, rest: 'none' } };
+    const bad = {
+      ...stamped('eaten', ['p1'], {
+        day: '2026-11-24',
+        meal: 'dinner',
+        shares: [{ eaterId: 'osk', portions: 1 }],
+        guests: 0,
+        rest: 'none',
+      }),
+      data: { day: 'soon', meal: 'dinner', shares: [], guests: -1, rest: 'none' },
+    };
     const res = await post('/events', [bad]);
     expect(res.status).toBe(422);
-    expect((res.body as { answers: { refusals: { path: string; got: string }[] }[] }).answers[0]!.refusals).toEqual(expect.arrayContaining([expect.objectContaining({ path: 'data.day', got: '"soon"' }), expect.objectContaining({ path: 'data.guests', got: '-1' })]));
-    expect(s.db.select().from(schema.event).all().some((e) => e.id === bad.id)).toBe(false);
+    expect((res.body as { answers: { refusals: { path: string; got: string }[] }[] }).answers[0]!.refusals).toEqual(
+      expect.arrayContaining([
+        expect.objectContaining({ path: 'data.day', got: '"soon"' }),
+        expect.objectContaining({ path: 'data.guests', got: '-1' }),
+      ]),
+    );
+    expect(
+      s.db
+        .select()
+        .from(schema.event)
+        .all()
+        .some((e) => e.id === bad.id),
+    ).toBe(false);
   });
   it.each([
     ['a pack nobody filled', () => stamped('lost', ['nobody'], {}), 'subjects.0'],
     ['a code whose check is wrong', () => stamped('filled', ['px'], testFilled({ code: '22223' })), 'data.code'],
     ['a code another pack has', () => stamped('filled', ['py'], testFilled({ code: codeFrom(11) })), 'data.code'],
     ['an undo of nothing', () => stamped('undone', ['p1'], { eventId: 'never' }), 'data.eventId'],
-    ['a session nobody planned', () => stamped('ticked', ['nobody'], { sessionId: 'nobody', key: 'k', amount: 1, unit: 'g', how: 'bought' }), 'subjects.0'],
+    [
+      'a session nobody planned',
+      () => stamped('ticked', ['nobody'], { sessionId: 'nobody', key: 'k', amount: 1, unit: 'g', how: 'bought' }),
+      'subjects.0',
+    ],
   ])('refuses %s', async (_, make, path) => {
     const res = await post('/events', [make()]);
     expect(res.status).toBe(422);
@@ -63,7 +99,9 @@ describe('events', () => {
   });
   it('accepts eating more than is there as a difference to settle', async () => {
     await filled('p2', 12);
-    await post('/events', [stamped('eaten', ['p2'], { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions: 9 }], guests: 0, rest: 'none' })]);
+    await post('/events', [
+      stamped('eaten', ['p2'], { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions: 9 }], guests: 0, rest: 'none' }),
+    ]);
     expect(((await get(`/packs/${codeFrom(12)}`)).body as PackAnswer).pack).toMatchObject({ left: 0, sums: { difference: 5 } });
   });
   it('takes the rest of a list when one of it is refused', async () => {
@@ -74,25 +112,41 @@ describe('events', () => {
 });
 
 describe('a code as typed', () => {
-  it('is understood in small letters and with spaces', async () => { expect((await get(`/packs/${encodeURIComponent(` ${codeFrom(11).toLowerCase()} `)}`)).status).toBe(200); });
+  it('is understood in small letters and with spaces', async () => {
+    expect((await get(`/packs/${encodeURIComponent(` ${codeFrom(11).toLowerCase()} `)}`)).status).toBe(200);
+  });
   it('is offered, not taken, when one sign is impossible', async () => {
     const code = codeFrom(11);
     const res = await get(`/packs/${code.slice(0, 2)}0${code.slice(3)}`);
     expect(res.status).toBe(404);
     expect((res.body as { refusals: { expected: string }[] }).refusals[0]!.expected).toBe(code);
   });
-  it('says so when it matches no pack', async () => { expect(((await get(`/packs/${codeFrom(999)}`)).body as { message: string }).message).toContain('Nothing was changed'); });
+  it('says so when it matches no pack', async () => {
+    expect(((await get(`/packs/${codeFrom(999)}`)).body as { message: string }).message).toContain('Nothing was changed');
+  });
 });
 
 describe('writes', () => {
   it('keeps all of a tap or none of it', async () => {
-    const res = await write([{ table: 'eater', id: 'e1', data: testEater('e1') }, { table: 'eater', id: 'e2', data: { ...testEater('e2'), appetite: 99 } }]);
+    const res = await write([
+      { table: 'eater', id: 'e1', data: testEater('e1') },
+      { table: 'eater', id: 'e2', data: { ...testEater('e2'), appetite: 99 } },
+    ]);
     expect(res.status).toBe(422);
-    expect((res.body as { refusals: { path: string; got: string }[] }).refusals[0]).toMatchObject({ path: 'changes.1.appetite', got: '99' });
+    expect((res.body as { refusals: { path: string; got: string }[] }).refusals[0]).toMatchObject({
+      path: 'changes.1.appetite',
+      got: '99',
+    });
     expect(((await get('/kitchen')).body as { eaters: unknown[] }).eaters).toHaveLength(0);
   });
   it('answers a retry the same and changes nothing', async () => {
-    const body = { writeId: 'retry', device: 'test', instant: '2026-11-24T12:00:00.000Z', label: 'add', changes: [{ table: 'eater', id: 'e1', data: testEater('e1') }] };
+    const body = {
+      writeId: 'retry',
+      device: 'test',
+      instant: '2026-11-24T12:00:00.000Z',
+      label: 'add',
+      changes: [{ table: 'eater', id: 'e1', data: testEater('e1') }],
+    };
     const first = await post('/writes', body);
     await write([{ table: 'eater', id: 'e1', data: { ...testEater('e1'), name: 'changed since' } }]);
     expect((await post('/writes', body)).body).toEqual(first.body);
@@ -101,7 +155,8 @@ describe('writes', () => {
   it('undoes by an inverse change, once nothing newer stands on it', async () => {
     const res = await write([{ table: 'container', id: 'tub', data: testContainer('tub') }]);
     const { writeId } = res.body as { writeId: string };
-    const undo = (id: string, undoes: string) => post('/undo', { writeId: id, device: 'test', instant: '2026-11-24T12:00:00.000Z', undoes });
+    const undo = (id: string, undoes: string) =>
+      post('/undo', { writeId: id, device: 'test', instant: '2026-11-24T12:00:00.000Z', undoes });
     expect((await undo('u1', writeId)).status).toBe(200);
     expect(((await get('/kitchen')).body as { containers: unknown[] }).containers).toHaveLength(0);
     expect((await undo('u2', 'u1')).status).toBe(200);
@@ -111,12 +166,29 @@ describe('writes', () => {
   });
   it('never changes a revision that is written', async () => {
     const revision: Revision = testRevision();
-    await write([{ table: 'recipe_revision', id: 'rev1', data: revision }, { table: 'recipe', id: 'rec1', data: { id: 'rec1', revisionId: 'rev1', name: 'Test stew', kind: 'meal', archived: false } }]);
+    await write([
+      { table: 'recipe_revision', id: 'rev1', data: revision },
+      { table: 'recipe', id: 'rec1', data: { id: 'rec1', revisionId: 'rev1', name: 'Test stew', kind: 'meal', archived: false } },
+    ]);
     expect((await write([{ table: 'recipe_revision', id: 'rev1', data: { ...revision, servings: 7 } }])).status).toBe(409);
     expect(((await get('/recipes/rec1')).body as RecipeAnswer).revision.servings).toBe(6);
   });
-  it('refuses what points nowhere', async () => { expect((await write([{ table: 'session', id: 's9', data: { ...testSession([{ id: 'b', recipeId: 'r', revisionId: 'nowhere', portions: 4 }]), id: 's9' } }])).body).toMatchObject({ refusals: [{ path: 'batches.0.revisionId' }] }); });
-  it('refuses a time zone that is none', async () => { expect((await write([{ table: 'household', id: 'household', data: { ...testHousehold, timeZone: 'Mars/Olympus' } }])).status).toBe(409); });
+  it('refuses what points nowhere', async () => {
+    expect(
+      (
+        await write([
+          {
+            table: 'session',
+            id: 's9',
+            data: { ...testSession([{ id: 'b', recipeId: 'r', revisionId: 'nowhere', portions: 4 }]), id: 's9' },
+          },
+        ])
+      ).body,
+    ).toMatchObject({ refusals: [{ path: 'batches.0.revisionId' }] });
+  });
+  it('refuses a time zone that is none', async () => {
+    expect((await write([{ table: 'household', id: 'household', data: { ...testHousehold, timeZone: 'Mars/Olympus' } }])).status).toBe(409);
+  });
 });
 
 describe('a draft plan', () => {
@@ -125,7 +197,11 @@ describe('a draft plan', () => {
     expect((res.body as SessionView).fit.rows.map((r) => r.id)).toContain('containers');
     expect((await get('/sessions')).body).toMatchObject({ sessions: [] });
   });
-  it.each([[0, 'portions'], [-2, 'portions'], [99_999, 'portions']])('refuses %d portions', async (portions, word) => {
+  it.each([
+    [0, 'portions'],
+    [-2, 'portions'],
+    [99_999, 'portions'],
+  ])('refuses %d portions', async (portions, word) => {
     const res = await post('/plan/check', { ...testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions }]) });
     expect(res.status).toBe(422);
     expect((res.body as { refusals: { path: string }[] }).refusals[0]!.path).toContain(word);
@@ -134,10 +210,22 @@ describe('a draft plan', () => {
 
 describe('recipe files', () => {
   it('are read into drafts', async () => {
-    const res = await post('/recipes/read', { fileName: 'x.json', text: JSON.stringify({ '@type': 'Recipe', name: 'Harbour soup', recipeIngredient: ['3 leeks, sliced', '200 g moon dust'], recipeInstructions: 'Simmer for 20 minutes.' }) });
+    const res = await post('/recipes/read', {
+      fileName: 'x.json',
+      text: JSON.stringify({
+        '@type': 'Recipe',
+        name: 'Harbour soup',
+        recipeIngredient: ['3 leeks, sliced', '200 g moon dust'],
+        recipeInstructions: 'Simmer for 20 minutes.',
+      }),
+    });
     expect(res.body).toMatchObject({ drafts: [{ revision: { name: 'Harbour soup' }, unmatched: [expect.any(String)] }] });
   });
-  it.each([['', 'empty'], ['{"@type":', 'broken'], ['<html></html>', 'No recipe']])('that cannot be read say why: %j', async (text, word) => {
+  it.each([
+    ['', 'empty'],
+    ['{"@type":', 'broken'],
+    ['<html></html>', 'No recipe'],
+  ])('that cannot be read say why: %j', async (text, word) => {
     const res = await post('/recipes/read', { fileName: 'x.html', text });
     expect(res.status).toBe(422);
     expect((res.body as { message: string }).message).toContain(word);
@@ -162,22 +250,40 @@ describe('labels', () => {
 });
 
 describe('the projection', () => {
-  const rows = (t: TestServer) => ({ packs: t.db.select().from(schema.packState).all().toSorted((a, b) => a.packId.localeCompare(b.packId)), eaten: t.db.select().from(schema.eatenLog).all().toSorted((a, b) => (a.eventId + a.packId).localeCompare(b.eventId + b.packId)) });
+  const rows = (t: TestServer) => ({
+    packs: t.db
+      .select()
+      .from(schema.packState)
+      .all()
+      .toSorted((a, b) => a.packId.localeCompare(b.packId)),
+    eaten: t.db
+      .select()
+      .from(schema.eatenLog)
+      .all()
+      .toSorted((a, b) => (a.eventId + a.packId).localeCompare(b.eventId + b.packId)),
+  });
   it('equals the rebuild for random histories, whatever order they came in', async () => {
-    await fc.assert(fc.asyncProperty(histories, fc.array(fc.nat(), { minLength: 40, maxLength: 40 }), async (events, dice) => {
-      const t = testServer();
-      try {
-        const filledFirst = events.filter((e) => e.type === 'filled');
-        const rest = events.filter((e) => e.type !== 'filled' && e.type !== 'undone').map((e, i) => [dice[i % 40]!, e] as const).toSorted((a, b) => a[0] - b[0]).map((x) => x[1]);
-        const all = [...filledFirst, ...rest, ...events.filter((e) => e.type === 'undone')];
-        const res = await request(t.app).post('/api/events').send(all);
-        expect(res.status).toBe(200);
-        const live = rows(t);
-        rebuild(t.db);
-        expect(rows(t)).toEqual(live);
-      } finally {
-        t.close();
-      }
-    }), { numRuns: process.env.TAMBO_THOROUGH ? 120 : 25 });
+    await fc.assert(
+      fc.asyncProperty(histories, fc.array(fc.nat(), { minLength: 40, maxLength: 40 }), async (events, dice) => {
+        const t = testServer();
+        try {
+          const filledFirst = events.filter((e) => e.type === 'filled');
+          const rest = events
+            .filter((e) => e.type !== 'filled' && e.type !== 'undone')
+            .map((e, i) => [dice[i % 40]!, e] as const)
+            .toSorted((a, b) => a[0] - b[0])
+            .map((x) => x[1]);
+          const all = [...filledFirst, ...rest, ...events.filter((e) => e.type === 'undone')];
+          const res = await request(t.app).post('/api/events').send(all);
+          expect(res.status).toBe(200);
+          const live = rows(t);
+          rebuild(t.db);
+          expect(rows(t)).toEqual(live);
+        } finally {
+          t.close();
+        }
+      }),
+      { numRuns: process.env.TAMBO_THOROUGH ? 120 : 25 },
+    );
   });
 });

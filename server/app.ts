@@ -21,33 +21,70 @@ import { acceptUndo, acceptWrite } from './writes/index.ts';
 const eventsBody = z.array(z.unknown()).min(1).max(2000);
 
 /** Errors answer in words; what nobody expected is logged and says so without its insides. */
-const onError = (log: Logger): ErrorRequestHandler => (error: unknown, _req, res, next) => {
-  if (res.headersSent) return next(error);
-  if (error instanceof HttpRefusal) return void res.status(error.status).json({ message: error.message, refusals: error.refusals });
-  if (typeof error === 'object' && error !== null && 'type' in error && (error.type === 'entity.parse.failed' || error.type === 'entity.too.large')) {
-    return void res.status(error.type === 'entity.too.large' ? 413 : 400).json({ message: 'This was not readable JSON; nothing was kept.', refusals: [{ path: '(body)', expected: 'JSON of at most 6 MB', got: String((error as { type: string }).type) }] });
-  }
-  log.error(error);
-  res.status(500).json({ message: 'Something went wrong here; nothing was changed. Try again.', refusals: [] });
-};
+const onError =
+  (log: Logger): ErrorRequestHandler =>
+  (error: unknown, _req, res, next) => {
+    if (res.headersSent) return next(error);
+    if (error instanceof HttpRefusal) return void res.status(error.status).json({ message: error.message, refusals: error.refusals });
+    if (
+      typeof error === 'object' &&
+      error !== null &&
+      'type' in error &&
+      (error.type === 'entity.parse.failed' || error.type === 'entity.too.large')
+    ) {
+      return void res.status(error.type === 'entity.too.large' ? 413 : 400).json({
+        message: 'This was not readable JSON; nothing was kept.',
+        refusals: [{ path: '(body)', expected: 'JSON of at most 6 MB', got: String((error as { type: string }).type) }],
+      });
+    }
+    log.error(error);
+    res.status(500).json({ message: 'Something went wrong here; nothing was changed. Try again.', refusals: [] });
+  };
 
 /** The whole server over an open database: guarded door, API, and the built page. */
 export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(guard);
-  app.use(helmet({
-    contentSecurityPolicy: { directives: { defaultSrc: ["'self'"], scriptSrc: ["'self'", "'wasm-unsafe-eval'"], styleSrc: ["'self'", "'unsafe-inline'"], workerSrc: ["'self'", 'blob:'], imgSrc: ["'self'", 'data:', 'blob:'], connectSrc: ["'self'"], frameAncestors: ["'none'"], upgradeInsecureRequests: null } },
-    crossOriginOpenerPolicy: false, hsts: false,
-  }));
-  app.use(pinoHttp({ logger: options.log, autoLogging: { ignore: (req) => !req.url?.startsWith('/api') }, customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug') }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          workerSrc: ["'self'", 'blob:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          connectSrc: ["'self'"],
+          frameAncestors: ["'none'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+      crossOriginOpenerPolicy: false,
+      hsts: false,
+    }),
+  );
+  app.use(
+    pinoHttp({
+      logger: options.log,
+      autoLogging: { ignore: (req) => !req.url?.startsWith('/api') },
+      customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  );
   app.use(compression());
   app.use(express.json({ limit: '6mb' }));
 
-  app.get('/api/health', (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }));
+  app.get(
+    '/api/health',
+    (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
+  );
   app.post('/api/events', (req, res) => {
     const body = eventsBody.safeParse(req.body);
-    if (!body.success) return void res.status(422).json({ message: 'Nothing was kept: send a list of events.', refusals: [{ path: '(body)', expected: 'a list of 1 to 2000 events', got: typeof req.body }] });
+    if (!body.success)
+      return void res.status(422).json({
+        message: 'Nothing was kept: send a list of events.',
+        refusals: [{ path: '(body)', expected: 'a list of 1 to 2000 events', got: typeof req.body }],
+      });
     const answers = acceptEvents(ctx.db, body.data, ctx.clock.now());
     res.status(answers.some((a) => a.status === 'refused') ? 422 : 200).json({ now: ctx.clock.now(), answers });
   });
@@ -62,13 +99,24 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
   if (ctx.clock.test) {
     app.post('/api/test/clock', (req, res) => {
       const body = z.object({ now: instantSchema }).safeParse(req.body);
-      if (!body.success) return void res.status(422).json({ message: 'The clock was not moved.', refusals: [{ path: 'now', expected: 'an instant in UTC with milliseconds', got: JSON.stringify(req.body) }] });
+      if (!body.success)
+        return void res.status(422).json({
+          message: 'The clock was not moved.',
+          refusals: [{ path: 'now', expected: 'an instant in UTC with milliseconds', got: JSON.stringify(req.body) }],
+        });
       ctx.clock.move(body.data.now);
       res.json({ now: ctx.clock.now() });
     });
   }
   for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, packRoutes, storeRoutes, eatRoutes]) app.use('/api', routes(ctx));
-  app.use('/api', (req, res) => void res.status(404).json({ message: 'There is nothing at this address.', refusals: [{ path: req.path, expected: 'an address of the API', got: req.method }] }));
+  app.use(
+    '/api',
+    (req, res) =>
+      void res.status(404).json({
+        message: 'There is nothing at this address.',
+        refusals: [{ path: req.path, expected: 'an address of the API', got: req.method }],
+      }),
+  );
 
   const web = options.webFolder;
   if (web && existsSync(web)) {

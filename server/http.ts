@@ -21,16 +21,19 @@ export class HttpRefusal extends Error {
   }
 }
 
-export const notFound = (what: string, got: string): HttpRefusal => new HttpRefusal(404, `${what} is not known here.`, [{ path: 'id', expected: `${what} that exists`, got }]);
+export const notFound = (what: string, got: string): HttpRefusal =>
+  new HttpRefusal(404, `${what} is not known here.`, [{ path: 'id', expected: `${what} that exists`, got }]);
 
 /** A handler that answers with what it returns. */
-export const answer = <T>(make: (req: Request) => T): RequestHandler => (req: Request, res: Response, next: NextFunction): void => {
-  try {
-    res.json(make(req));
-  } catch (error) {
-    next(error);
-  }
-};
+export const answer =
+  <T>(make: (req: Request) => T): RequestHandler =>
+  (req: Request, res: Response, next: NextFunction): void => {
+    try {
+      res.json(make(req));
+    } catch (error) {
+      next(error);
+    }
+  };
 
 export const param = (req: Request, name: string): string => {
   const value = req.params[name];

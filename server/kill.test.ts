@@ -13,7 +13,11 @@ const root = path.resolve(import.meta.dirname, '..');
 const kills = process.env.TAMBO_THOROUGH ? 12 : 2;
 
 async function start(folder: string): Promise<{ child: ChildProcess; address: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { cwd: root, env: { ...process.env, TAMBO_DATA: folder, TAMBO_PORT: '0', TAMBO_DEMO: '' }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    cwd: root,
+    env: { ...process.env, TAMBO_DATA: folder, TAMBO_PORT: '0', TAMBO_DEMO: '' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const address = await new Promise<string>((resolve, reject) => {
     let said = '';
     child.stdout?.on('data', (chunk: Buffer) => {
@@ -39,7 +43,11 @@ describe('a killed server', () => {
           const n = round * 10_000 + i;
           const e = stamped('filled', [`pack-${n}`], testFilled({ code: codeFrom(n) }), { id: `kill-${n}` });
           try {
-            const res = await fetch(`${address}/api/events`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify([e]) });
+            const res = await fetch(`${address}/api/events`, {
+              method: 'POST',
+              headers: { 'content-type': 'application/json' },
+              body: JSON.stringify([e]),
+            });
             const body = (await res.json()) as { answers: { status: string }[] };
             if (body.answers[0]?.status === 'kept') acknowledged.push(e.id);
           } catch {
@@ -50,10 +58,23 @@ describe('a killed server', () => {
       }
       expect(acknowledged.length).toBeGreaterThan(kills);
       const open = openDb(path.join(folder, 'tambo.sqlite'), migrationsFolder);
-      const kept = new Set(open.db.select({ id: schema.event.id }).from(schema.event).all().map((e) => e.id));
+      const kept = new Set(
+        open.db
+          .select({ id: schema.event.id })
+          .from(schema.event)
+          .all()
+          .map((e) => e.id),
+      );
       expect(acknowledged.filter((id) => !kept.has(id))).toEqual([]);
       // nothing half-written: each kept event has its pack
-      for (const id of kept) expect(open.db.select({ id: schema.packState.packId }).from(schema.packState).where(eq(schema.packState.packId, id.replace('kill', 'pack'))).get()).toBeDefined();
+      for (const id of kept)
+        expect(
+          open.db
+            .select({ id: schema.packState.packId })
+            .from(schema.packState)
+            .where(eq(schema.packState.packId, id.replace('kill', 'pack')))
+            .get(),
+        ).toBeDefined();
       expect(open.sqlite.prepare('PRAGMA integrity_check').all()).toEqual([expect.objectContaining({ integrity_check: 'ok' })]);
       open.close();
     } finally {

@@ -17,7 +17,10 @@ const tryPort = (app: Express, port: number): Promise<Server | undefined> =>
  * Listens on this computer only. The first start takes 4173 or the next free port; later starts insist on the one the folder remembers,
  * since what waits on a device belongs to its address.
  */
-export async function listen(app: Express, wanted: { remembered?: number; asked?: number }): Promise<{ server: Server; port: number } | { taken: number }> {
+export async function listen(
+  app: Express,
+  wanted: { remembered?: number; asked?: number },
+): Promise<{ server: Server; port: number } | { taken: number }> {
   const fixed = wanted.asked ?? wanted.remembered;
   if (fixed !== undefined) {
     const server = await tryPort(app, fixed);

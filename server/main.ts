@@ -34,10 +34,15 @@ async function main(): Promise<void> {
   const ctx = { db: open.db, clock, migrationsFolder };
   const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
-  const listening = await listen(app, { ...(folder.port !== undefined && { remembered: folder.port }), ...(asked !== undefined && { asked }) });
+  const listening = await listen(app, {
+    ...(folder.port !== undefined && { remembered: folder.port }),
+    ...(asked !== undefined && { asked }),
+  });
   if ('taken' in listening) {
     open.close();
-    say(`Port ${listening.taken} is used by another program. Tambo keeps its address, because entries that wait on your phone belong to it.\nStop the other program, or choose a new port once: TAMBO_PORT=4200 npm start`);
+    say(
+      `Port ${listening.taken} is used by another program. Tambo keeps its address, because entries that wait on your phone belong to it.\nStop the other program, or choose a new port once: TAMBO_PORT=4200 npm start`,
+    );
     process.exitCode = 1;
     return;
   }

@@ -36,7 +36,22 @@ export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {
 
 let counter = 0;
 /** An event as a device would stamp it. */
-export function stamped<T extends TamboEvent['type']>(type: T, subjects: string[], data: Extract<TamboEvent, { type: T }>['data'], over: Partial<TamboEvent> = {}): TamboEvent {
+export function stamped<T extends TamboEvent['type']>(
+  type: T,
+  subjects: string[],
+  data: Extract<TamboEvent, { type: T }>['data'],
+  over: Partial<TamboEvent> = {},
+): TamboEvent {
   counter += 1;
-  return { id: `ev-${counter}`, type, subjects, instant: new Date(Date.UTC(2026, 10, 24, 12) + counter * 1000).toISOString(), device: 'test', counter, version: 1, data, ...over } as TamboEvent;
+  return {
+    id: `ev-${counter}`,
+    type,
+    subjects,
+    instant: new Date(Date.UTC(2026, 10, 24, 12) + counter * 1000).toISOString(),
+    device: 'test',
+    counter,
+    version: 1,
+    data,
+    ...over,
+  } as TamboEvent;
 }

@@ -1,7 +1,11 @@
 import { z } from 'zod';
 
 /** ULID made by a client, or a slug for shipped rows (`ing_onion`, `life:stew_meat`). */
-export const idSchema = z.string().min(1).max(80).regex(/^[A-Za-z0-9_:.-]+$/, 'letters, digits, _ : . - only');
+export const idSchema = z
+  .string()
+  .min(1)
+  .max(80)
+  .regex(/^[A-Za-z0-9_:.-]+$/, 'letters, digits, _ : . - only');
 /** A calendar day in the household's zone, `YYYY-MM-DD`. */
 export const daySchema = z.iso.date();
 /** A moment in UTC. */
@@ -12,7 +16,31 @@ export const kindSchema = z.enum(['meal', 'kit', 'base', 'puree', 'broth', 'arom
 export const portionsSchema = z.number().min(0).max(2000).multipleOf(0.25);
 /** An exact rational as text: `3`, `3/4`, `-1/2`. */
 export const rationalSchema = z.string().regex(/^-?\d{1,12}(\/[1-9]\d{0,11})?$/, 'a whole number or a fraction such as 3/4');
-export const unitSchema = z.enum(['g', 'kg', 'mg', 'oz', 'lb', 'ml', 'l', 'cl', 'dl', 'tsp', 'tbsp', 'cup', 'usCup', 'usFlOz', 'usPint', 'usQuart', 'usGallon', 'ukPint', 'ukFlOz', 'usTsp', 'usTbsp', 'piece', 'pinch']);
+export const unitSchema = z.enum([
+  'g',
+  'kg',
+  'mg',
+  'oz',
+  'lb',
+  'ml',
+  'l',
+  'cl',
+  'dl',
+  'tsp',
+  'tbsp',
+  'cup',
+  'usCup',
+  'usFlOz',
+  'usPint',
+  'usQuart',
+  'usGallon',
+  'ukPint',
+  'ukFlOz',
+  'usTsp',
+  'usTbsp',
+  'piece',
+  'pinch',
+]);
 
 export type Id = z.infer<typeof idSchema>;
 export type Day = z.infer<typeof daySchema>;

@@ -10,7 +10,14 @@ export const allergenSummarySchema = z.object({
   unmatched: z.array(z.string()),
 });
 
-const lifeSchema = z.object({ rowId: idSchema, part: z.string(), months: z.number().min(0), monthsHigh: z.number().min(0), fridgeDays: z.number().min(0), source: z.string() });
+const lifeSchema = z.object({
+  rowId: idSchema,
+  part: z.string(),
+  months: z.number().min(0),
+  monthsHigh: z.number().min(0),
+  fridgeDays: z.number().min(0),
+  source: z.string(),
+});
 
 const filled = z.object({
   code: codeSchema,
@@ -59,13 +66,25 @@ export const eventData = {
   found: z.object({ portions: portionsSchema }),
   corrected: z.object({ portions: portionsSchema, reason: z.string().max(200) }),
   washed: z.object({}),
-  ticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200), amount: z.number().min(0), unit: z.string().max(20), how: z.enum(['bought', 'haveIt']) }),
+  ticked: z.object({
+    sessionId: idSchema,
+    key: z.string().min(1).max(200),
+    amount: z.number().min(0),
+    unit: z.string().max(20),
+    how: z.enum(['bought', 'haveIt']),
+  }),
   unticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200) }),
   taskStarted: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200) }),
   taskDone: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), actualMin: z.number().min(0).max(20_000).optional() }),
   taskSkipped: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200) }),
   taskExtended: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), minutes: z.number().int().min(1).max(600) }),
-  weighed: z.object({ batchId: idSchema, grossG: z.number().positive().max(200_000), tareG: z.number().min(0).max(50_000), netG: z.number().positive().max(200_000), volumeMl: z.number().positive().max(200_000) }),
+  weighed: z.object({
+    batchId: idSchema,
+    grossG: z.number().positive().max(200_000),
+    tareG: z.number().min(0).max(50_000),
+    netG: z.number().positive().max(200_000),
+    volumeMl: z.number().positive().max(200_000),
+  }),
   eatenTonight: z.object({ batchId: idSchema, day: daySchema, shares, volumeMl: z.number().min(0).max(200_000) }),
   yieldDiscarded: z.object({ batchId: idSchema, volumeMl: z.number().positive().max(200_000), reason: z.string().max(200) }),
   packingClosed: z.object({ batchId: idSchema }),
@@ -76,11 +95,28 @@ export type EventType = keyof typeof eventData;
 
 /** Which stream an event of each type is written to. */
 export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'any'>> = {
-  filled: 'pack', moved: 'pack', planned: 'pack', pulled: 'pack', opened: 'pack', eaten: 'pack', given: 'pack', discarded: 'pack', lost: 'pack', found: 'pack', corrected: 'pack', washed: 'pack',
+  filled: 'pack',
+  moved: 'pack',
+  planned: 'pack',
+  pulled: 'pack',
+  opened: 'pack',
+  eaten: 'pack',
+  given: 'pack',
+  discarded: 'pack',
+  lost: 'pack',
+  found: 'pack',
+  corrected: 'pack',
+  washed: 'pack',
   labelled: 'label',
-  ticked: 'shop', unticked: 'shop',
-  taskStarted: 'cook', taskDone: 'cook', taskSkipped: 'cook', taskExtended: 'cook',
-  weighed: 'yield', eatenTonight: 'yield', yieldDiscarded: 'yield',
+  ticked: 'shop',
+  unticked: 'shop',
+  taskStarted: 'cook',
+  taskDone: 'cook',
+  taskSkipped: 'cook',
+  taskExtended: 'cook',
+  weighed: 'yield',
+  eatenTonight: 'yield',
+  yieldDiscarded: 'yield',
   packingClosed: 'session',
   undone: 'any',
 };
@@ -98,8 +134,30 @@ const one = <T extends EventType>(type: T) => z.object({ ...envelope, type: z.li
 
 /** One logged fact. The id is also its idempotency id: sending it again changes nothing. */
 export const eventSchema = z.discriminatedUnion('type', [
-  one('filled'), one('labelled'), one('moved'), one('planned'), one('pulled'), one('opened'), one('eaten'), one('given'), one('discarded'), one('lost'), one('found'), one('corrected'), one('washed'),
-  one('ticked'), one('unticked'), one('taskStarted'), one('taskDone'), one('taskSkipped'), one('taskExtended'), one('weighed'), one('eatenTonight'), one('yieldDiscarded'), one('packingClosed'), one('undone'),
+  one('filled'),
+  one('labelled'),
+  one('moved'),
+  one('planned'),
+  one('pulled'),
+  one('opened'),
+  one('eaten'),
+  one('given'),
+  one('discarded'),
+  one('lost'),
+  one('found'),
+  one('corrected'),
+  one('washed'),
+  one('ticked'),
+  one('unticked'),
+  one('taskStarted'),
+  one('taskDone'),
+  one('taskSkipped'),
+  one('taskExtended'),
+  one('weighed'),
+  one('eatenTonight'),
+  one('yieldDiscarded'),
+  one('packingClosed'),
+  one('undone'),
 ]);
 
 export type TamboEvent = z.infer<typeof eventSchema>;

@@ -87,7 +87,10 @@ export const placeSchema = z.object({
   kind: z.enum(['freezer', 'chest', 'fridge', 'coolRoom', 'shelf']),
   litres: z.number().positive().max(2000),
   temperatureC: z.number().min(-60).max(40),
-  zones: z.array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: z.number().positive().max(2000) })).min(1).max(20),
+  zones: z
+    .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: z.number().positive().max(2000) }))
+    .min(1)
+    .max(20),
   freezingKgPerDay: z.number().positive().max(200).optional(),
   note: z.string().max(200).optional(),
   prefers: z.array(kindSchema),

@@ -8,7 +8,12 @@ export const scalingRuleSchema = z.discriminatedUnion('rule', [
   z.object({ rule: z.literal('proportional') }),
   z.object({ rule: z.literal('whole') }),
   z.object({ rule: z.literal('toTaste') }),
-  z.object({ rule: z.literal('ratio'), percent: z.number().positive().max(99), of: z.enum(['rest', 'total']), lines: z.array(idSchema).min(1) }),
+  z.object({
+    rule: z.literal('ratio'),
+    percent: z.number().positive().max(99),
+    of: z.enum(['rest', 'total']),
+    lines: z.array(idSchema).min(1),
+  }),
   z.object({ rule: z.literal('perVessel') }),
   z.object({ rule: z.literal('cover') }),
   z.object({ rule: z.literal('fixed') }),
@@ -32,7 +37,24 @@ export const lineSchema = z.object({
     z.object({ type: z.literal('unmatched') }),
   ]),
   name: z.string().min(1).max(160),
-  form: z.enum(['whole', 'diced', 'sliced', 'grated', 'chopped', 'minced', 'pureed', 'peeled', 'cubed', 'drained', 'cooked', 'halved', 'torn', 'rinsed']).optional(),
+  form: z
+    .enum([
+      'whole',
+      'diced',
+      'sliced',
+      'grated',
+      'chopped',
+      'minced',
+      'pureed',
+      'peeled',
+      'cubed',
+      'drained',
+      'cooked',
+      'halved',
+      'torn',
+      'rinsed',
+    ])
+    .optional(),
   sizeMm: z.number().positive().max(200).optional(),
   note: z.string().max(200).optional(),
   moment: z.enum(['batch', 'cookDay']),
@@ -45,7 +67,13 @@ export const stepSchema = z.object({
   id: idSchema,
   text: z.string().min(1).max(1200),
   uses: z.array(share),
-  needs: z.array(z.object({ kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan']), minMl: z.number().positive().optional(), tempC: z.number().optional() })),
+  needs: z.array(
+    z.object({
+      kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan']),
+      minMl: z.number().positive().optional(),
+      tempC: z.number().optional(),
+    }),
+  ),
   handsOnMin: z.number().min(0).max(600),
   handsOnPerKgMin: z.number().min(0).max(120),
   waitMin: z.number().min(0).max(20_000),
@@ -67,7 +95,10 @@ export const revisionSchema = z.object({
   density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned']) }).optional(),
   /** Volume of one cube, for what is frozen in trays. */
   cubeMl: z.number().positive().max(500).optional(),
-  storage: z.array(z.object({ rowId: idSchema, part: z.string().max(80) })).min(1).max(8),
+  storage: z
+    .array(z.object({ rowId: idSchema, part: z.string().max(80) }))
+    .min(1)
+    .max(8),
   reheatIds: z.array(idSchema).max(6),
   raw: z.boolean(),
   lines: z.array(lineSchema).max(120),
@@ -80,7 +111,13 @@ export const revisionSchema = z.object({
   madeAt: instantSchema,
 });
 
-export const recipeSchema = z.object({ id: idSchema, revisionId: idSchema, name: z.string().min(1).max(120), kind: kindSchema, archived: z.boolean() });
+export const recipeSchema = z.object({
+  id: idSchema,
+  revisionId: idSchema,
+  name: z.string().min(1).max(120),
+  kind: kindSchema,
+  archived: z.boolean(),
+});
 
 export type ScalingRule = z.infer<typeof scalingRuleSchema>;
 export type Line = z.infer<typeof lineSchema>;

@@ -15,5 +15,9 @@ const at = (value: unknown, path: readonly PropertyKey[]): unknown =>
  *   // [{ path: 'portions', expected: 'Too small: expected number to be >=0', got: '-1' }]
  */
 export function refusals(error: z.ZodError, value: unknown): Refusal[] {
-  return error.issues.map((issue) => ({ path: issue.path.map(String).join('.') || '(whole)', expected: issue.message, got: shown(at(value, issue.path)) }));
+  return error.issues.map((issue) => ({
+    path: issue.path.map(String).join('.') || '(whole)',
+    expected: issue.message,
+    got: shown(at(value, issue.path)),
+  }));
 }

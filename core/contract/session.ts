@@ -8,7 +8,9 @@ export const batchSchema = z.object({
   revisionId: idSchema,
   portions: z.number().positive().max(2000),
   /** How the yield is shared out: containers chosen on the packing page, empty until then. */
-  packing: z.array(z.object({ containerId: idSchema, packs: z.number().int().min(1).max(500), portionsEach: z.number().min(0.25).max(500) })).optional(),
+  packing: z
+    .array(z.object({ containerId: idSchema, packs: z.number().int().min(1).max(500), portionsEach: z.number().min(0.25).max(500) }))
+    .optional(),
 });
 
 export const sessionSchema = z.object({
@@ -16,7 +18,10 @@ export const sessionSchema = z.object({
   name: z.string().min(1).max(80),
   day: daySchema,
   startAt: z.string().regex(/^\d\d:\d\d$/),
-  cooks: z.array(z.object({ id: idSchema, name: z.string().min(1).max(60) })).min(1).max(6),
+  cooks: z
+    .array(z.object({ id: idSchema, name: z.string().min(1).max(60) }))
+    .min(1)
+    .max(6),
   batches: z.array(batchSchema).max(30),
 });
 

@@ -7,7 +7,20 @@ import { testRevision } from '../recipe/fixtures.ts';
 import { coolingClock, scheduleTasks, tasksFor, type Kitchen, type Task } from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
-const task = (id: string, over: Partial<Task> = {}): Task => ({ id, batchIds: ['b'], title: id, detail: '', handsOnMin: 5, waitMin: 0, after: [], needs: [], hazards: [], cleanliness: 3, guess: false, ...over });
+const task = (id: string, over: Partial<Task> = {}): Task => ({
+  id,
+  batchIds: ['b'],
+  title: id,
+  detail: '',
+  handsOnMin: 5,
+  waitMin: 0,
+  after: [],
+  needs: [],
+  hazards: [],
+  cleanliness: 3,
+  guess: false,
+  ...over,
+});
 const one: Kitchen = { cooks: [{ id: 'j', name: 'Joaquim' }], capacity: { hob: 4, oven: 1 } };
 const plan = (tasks: Task[], kitchen = one) => {
   const r = scheduleTasks(tasks, kitchen);
@@ -15,32 +28,74 @@ const plan = (tasks: Task[], kitchen = one) => {
   return r.schedule;
 };
 
-const randomTasks = fc.array(fc.record({ hands: fc.integer({ min: 1, max: 30 }), wait: fc.integer({ min: 0, max: 90 }), after: fc.array(fc.nat({ max: 30 }), { maxLength: 3 }), oven: fc.boolean(), hob: fc.boolean() }), { minLength: 1, maxLength: 25 })
-  .map((rows) => rows.map((r, i) => task(`t${i}`, { handsOnMin: r.hands, waitMin: r.wait, after: i === 0 ? [] : [...new Set(r.after.map((a) => `t${a % i}`))], needs: [...(r.oven ? [{ kind: 'oven' as const }] : []), ...(r.hob ? [{ kind: 'hob' as const }] : [])] })));
+const randomTasks = fc
+  .array(
+    fc.record({
+      hands: fc.integer({ min: 1, max: 30 }),
+      wait: fc.integer({ min: 0, max: 90 }),
+      after: fc.array(fc.nat({ max: 30 }), { maxLength: 3 }),
+      oven: fc.boolean(),
+      hob: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 25 },
+  )
+  .map((rows) =>
+    rows.map((r, i) =>
+      task(`t${i}`, {
+        handsOnMin: r.hands,
+        waitMin: r.wait,
+        after: i === 0 ? [] : [...new Set(r.after.map((a) => `t${a % i}`))],
+        needs: [...(r.oven ? [{ kind: 'oven' as const }] : []), ...(r.hob ? [{ kind: 'hob' as const }] : [])],
+      }),
+    ),
+  );
 
-const busiest = (intervals: [number, number][]): number => Math.max(0, ...intervals.map(([s]) => intervals.filter(([a, b]) => a <= s && s < b).length));
+const busiest = (intervals: [number, number][]): number =>
+  Math.max(0, ...intervals.map(([s]) => intervals.filter(([a, b]) => a <= s && s < b).length));
 
 describe('the order of work', () => {
   it('keeps every law at once, for one cook and for two', () => {
-    fc.assert(fc.property(randomTasks, fc.integer({ min: 1, max: 2 }), (tasks, cooks) => {
-      const kitchen = { ...one, cooks: Array.from({ length: cooks }, (_, i) => ({ id: `c${i}`, name: `c${i}` })) };
-      const s = plan(tasks, kitchen);
-      const at = new Map(s.slots.map((x) => [x.taskId, x]));
-      expect(s.slots).toHaveLength(tasks.length);
-      for (const t of tasks) for (const a of t.after) expect(at.get(t.id)!.startMin).toBeGreaterThanOrEqual(at.get(a)!.endMin);
-      for (const c of kitchen.cooks) expect(busiest(s.slots.filter((x) => x.cookId === c.id).map((x) => [x.startMin, x.handsEndMin]))).toBeLessThanOrEqual(1);
-      for (const [kind, n] of [['oven', 1], ['hob', 4]] as const) expect(busiest(tasks.filter((t) => t.needs.some((x) => x.kind === kind)).map((t) => [at.get(t.id)!.startMin, at.get(t.id)!.endMin]))).toBeLessThanOrEqual(n);
-      expect(s.boundMin).toBeLessThanOrEqual(s.makespanMin + 1e-9);
-    }), { numRuns: 150 });
+    fc.assert(
+      fc.property(randomTasks, fc.integer({ min: 1, max: 2 }), (tasks, cooks) => {
+        const kitchen = { ...one, cooks: Array.from({ length: cooks }, (_, i) => ({ id: `c${i}`, name: `c${i}` })) };
+        const s = plan(tasks, kitchen);
+        const at = new Map(s.slots.map((x) => [x.taskId, x]));
+        expect(s.slots).toHaveLength(tasks.length);
+        for (const t of tasks) for (const a of t.after) expect(at.get(t.id)!.startMin).toBeGreaterThanOrEqual(at.get(a)!.endMin);
+        for (const c of kitchen.cooks)
+          expect(busiest(s.slots.filter((x) => x.cookId === c.id).map((x) => [x.startMin, x.handsEndMin]))).toBeLessThanOrEqual(1);
+        for (const [kind, n] of [
+          ['oven', 1],
+          ['hob', 4],
+        ] as const)
+          expect(
+            busiest(tasks.filter((t) => t.needs.some((x) => x.kind === kind)).map((t) => [at.get(t.id)!.startMin, at.get(t.id)!.endMin])),
+          ).toBeLessThanOrEqual(n);
+        expect(s.boundMin).toBeLessThanOrEqual(s.makespanMin + 1e-9);
+      }),
+      { numRuns: 150 },
+    );
   });
   it('runs 25 and 20 minutes of hands inside a simmer of 60', () => {
     const s = plan([task('simmer', { handsOnMin: 1, waitMin: 60 }), task('sauce', { handsOnMin: 25 }), task('chop', { handsOnMin: 20 })]);
     expect(s.makespanMin).toBe(61);
   });
-  it('names tasks that wait for each other in a circle', () => expect(scheduleTasks([task('a', { after: ['b'] }), task('b', { after: ['a'] })], one)).toMatchObject({ ok: false, why: 'cycle', taskIds: ['a', 'b'] }));
+  it('names tasks that wait for each other in a circle', () =>
+    expect(scheduleTasks([task('a', { after: ['b'] }), task('b', { after: ['a'] })], one)).toMatchObject({
+      ok: false,
+      why: 'cycle',
+      taskIds: ['a', 'b'],
+    }));
   it('plans again from now with what is done and running', () => {
     const tasks = [task('a'), task('b', { after: ['a'], waitMin: 30 }), task('c', { after: ['b'] })];
-    const r = scheduleTasks(tasks, one, new Map([['a', { state: 'done' }], ['b', { state: 'running', handsLeftMin: 0, waitLeftMin: 12 }]]));
+    const r = scheduleTasks(
+      tasks,
+      one,
+      new Map([
+        ['a', { state: 'done' }],
+        ['b', { state: 'running', handsLeftMin: 0, waitLeftMin: 12 }],
+      ]),
+    );
     expect(r.ok && r.schedule.slots.find((s) => s.taskId === 'c')).toMatchObject({ startMin: 12, endMin: 17 });
   });
 });

@@ -22,5 +22,12 @@ export function coolingClock(offHeat: Instant, now: Instant): CoolingClock {
   const under21By = addMinutes(offHeat, coolingLimits.to21Min);
   const under5By = addMinutes(under21By, coolingLimits.to5Min);
   const stage = now < under21By ? 'to21' : now < under5By ? 'to5' : 'over';
-  return { offHeat, under21By, under5By, stage, leftMin: minutesBetween(now, stage === 'to21' ? under21By : under5By), source: coolingLimits.source };
+  return {
+    offHeat,
+    under21By,
+    under5By,
+    stage,
+    leftMin: minutesBetween(now, stage === 'to21' ? under21By : under5By),
+    source: coolingLimits.source,
+  };
 }

@@ -67,13 +67,21 @@ function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } |
  * @param progress what is done, skipped or running, for planning again from now
  * @returns start and end minutes from now, or the tasks that wait for each other in a circle
  */
-export function scheduleTasks(allTasks: readonly Task[], kitchen: Kitchen, progress: ReadonlyMap<string, Progress> = new Map()): ScheduleResult {
+export function scheduleTasks(
+  allTasks: readonly Task[],
+  kitchen: Kitchen,
+  progress: ReadonlyMap<string, Progress> = new Map(),
+): ScheduleResult {
   const ranked = tails(allTasks);
   if (!ranked.ok) return { ok: false, why: 'cycle', taskIds: ranked.taskIds };
   const priority = ranked.tail;
   const cookFree = new Map(kitchen.cooks.map((c) => [c.id, 0]));
   const machineFree = new Map<string, number[]>();
-  for (const [kind, count] of Object.entries(kitchen.capacity)) machineFree.set(kind, Array.from({ length: Math.max(1, count) }, () => 0));
+  for (const [kind, count] of Object.entries(kitchen.capacity))
+    machineFree.set(
+      kind,
+      Array.from({ length: Math.max(1, count) }, () => 0),
+    );
   const ends = new Map<string, number>();
   const slots: Slot[] = [];
   const hold = (task: Task, until: number): void => {
@@ -126,9 +134,20 @@ export function scheduleTasks(allTasks: readonly Task[], kitchen: Kitchen, progr
   }
 
   const left = allTasks.filter((t) => !progress.has(t.id));
-  const longest = left.map((t) => priority.get(t.id)).reduce<Chain>((a, b) => (b && b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
+  const longest = left
+    .map((t) => priority.get(t.id))
+    .reduce<Chain>((a, b) => (b && b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
   const handsMin = left.reduce((sum, t) => sum + t.handsOnMin, 0);
   const handsBound = handsMin / Math.max(1, kitchen.cooks.length);
   slots.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
-  return { ok: true, schedule: { slots, makespanMin: Math.max(0, ...slots.map((s) => s.endMin)), handsMin, boundMin: Math.max(longest.minutes, handsBound), bindingTaskIds: longest.minutes >= handsBound ? longest.path : [] } };
+  return {
+    ok: true,
+    schedule: {
+      slots,
+      makespanMin: Math.max(0, ...slots.map((s) => s.endMin)),
+      handsMin,
+      boundMin: Math.max(longest.minutes, handsBound),
+      bindingTaskIds: longest.minutes >= handsBound ? longest.path : [],
+    },
+  };
 }

@@ -37,7 +37,17 @@ function cleanliness(ingredientId: string, aisle: string | undefined, baby: bool
 }
 
 const notPrepared = new Set(['whole', 'drained', 'cooked', 'rinsed', 'pureed']);
-const verbs: Readonly<Record<string, string>> = { diced: 'Dice', sliced: 'Slice', grated: 'Grate', chopped: 'Chop', minced: 'Mince', cubed: 'Cube', peeled: 'Peel', halved: 'Halve', torn: 'Tear' };
+const verbs: Readonly<Record<string, string>> = {
+  diced: 'Dice',
+  sliced: 'Slice',
+  grated: 'Grate',
+  chopped: 'Chop',
+  minced: 'Mince',
+  cubed: 'Cube',
+  peeled: 'Peel',
+  halved: 'Halve',
+  torn: 'Tear',
+};
 
 interface Prep {
   task: Task;
@@ -53,7 +63,8 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
   const prepOfLine = new Map<string, string>();
   for (const { batchId, revision, scaled } of batches) {
     for (const { line, massG } of scaled.lines) {
-      if (line.moment !== 'batch' || !line.form || notPrepared.has(line.form) || line.item.type !== 'ingredient' || massG === undefined) continue;
+      if (line.moment !== 'batch' || !line.form || notPrepared.has(line.form) || line.item.type !== 'ingredient' || massG === undefined)
+        continue;
       const row = finder.byId(line.item.id);
       // what is bought chopped is not chopped again
       if (row?.aisle === 'tins_jars' || row?.aisle === 'frozen') continue;
@@ -66,7 +77,19 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
       } else {
         const size = line.sizeMm ? `, ${line.sizeMm} mm` : '';
         preps.set(id, {
-          task: { id, batchIds: [batchId], title: `${verbs[line.form] ?? 'Prepare'} ${row?.name ?? line.name}${size}`, detail: '', handsOnMin: 0, waitMin: 0, after: [], needs: [], hazards: [], cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree'), guess: true },
+          task: {
+            id,
+            batchIds: [batchId],
+            title: `${verbs[line.form] ?? 'Prepare'} ${row?.name ?? line.name}${size}`,
+            detail: '',
+            handsOnMin: 0,
+            waitMin: 0,
+            after: [],
+            needs: [],
+            hazards: [],
+            cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree'),
+            guess: true,
+          },
           shares: [{ recipe: revision.name, massG }],
         });
       }
@@ -77,12 +100,18 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
     const rate = prepRates.find((r) => r.form === form && r.group === prepGroup(ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
     const total = prep.shares.reduce((sum, s) => sum + s.massG, 0);
     prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
-    prep.task.detail = prep.shares.length === 1 ? `${sayMass(Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}` : `${sayMass(Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMass(Math.round(s.massG))} ${s.recipe}`))}`;
+    prep.task.detail =
+      prep.shares.length === 1
+        ? `${sayMass(Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}`
+        : `${sayMass(Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMass(Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
   const steps = batches.flatMap(({ batchId, revision, scaled }) =>
     revision.steps.map((step): Task => {
-      const kg = step.uses.reduce((sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share, 0);
+      const kg = step.uses.reduce(
+        (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
+        0,
+      );
       const waitsFor = step.uses.map((use) => prepOfLine.get(`${batchId}/${use.lineId}`)).filter((id): id is string => id !== undefined);
       const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
       return {

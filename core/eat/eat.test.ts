@@ -4,18 +4,34 @@ import { addDays, daysBetween } from '#core/kitchen';
 import { dealShares, quantile, reaches, runway, type RunwayInput } from './index.ts';
 
 const today = '2026-11-24';
-const input = (over: Partial<RunwayInput> = {}): RunwayInput => ({ today, left: 40, demand: () => 3, eaten: [], parDays: 7, leadDays: 3, ...over });
+const input = (over: Partial<RunwayInput> = {}): RunwayInput => ({
+  today,
+  left: 40,
+  demand: () => 3,
+  eaten: [],
+  parDays: 7,
+  leadDays: 3,
+  ...over,
+});
 const daily = (n: number, portions: number) => Array.from({ length: n }, (_, i) => ({ day: addDays(today, -1 - i), portions }));
 
 describe('the gamma-Poisson predictive', () => {
   it('is a distribution: chances fall with n, rise with exposure, and agree with the quantiles', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.double({ min: 0.5, max: 80, noNaN: true }), fc.double({ min: 0.5, max: 80, noNaN: true }), fc.double({ min: 0.1, max: 200, noNaN: true }), (n, a, b, x) => {
-      expect(reaches(n + 1, a, b, x)).toBeLessThanOrEqual(reaches(n, a, b, x) + 1e-12);
-      expect(reaches(n, a, b, x)).toBeLessThanOrEqual(reaches(n, a, b, x * 1.3) + 1e-9);
-      const q = quantile(0.5, a, b, x);
-      expect(reaches(q + 1, a, b, x)).toBeLessThanOrEqual(0.5 + 1e-9);
-      if (q > 0) expect(reaches(q, a, b, x)).toBeGreaterThan(0.5 - 1e-9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.double({ min: 0.5, max: 80, noNaN: true }),
+        fc.double({ min: 0.5, max: 80, noNaN: true }),
+        fc.double({ min: 0.1, max: 200, noNaN: true }),
+        (n, a, b, x) => {
+          expect(reaches(n + 1, a, b, x)).toBeLessThanOrEqual(reaches(n, a, b, x) + 1e-12);
+          expect(reaches(n, a, b, x)).toBeLessThanOrEqual(reaches(n, a, b, x * 1.3) + 1e-9);
+          const q = quantile(0.5, a, b, x);
+          expect(reaches(q + 1, a, b, x)).toBeLessThanOrEqual(0.5 + 1e-9);
+          if (q > 0) expect(reaches(q, a, b, x)).toBeGreaterThan(0.5 - 1e-9);
+        },
+      ),
+    );
   });
   it('is a Poisson when the rate is certain', () => {
     // P(N >= 1) = 1 - exp(-2)
@@ -25,14 +41,25 @@ describe('the gamma-Poisson predictive', () => {
 
 describe('the runway', () => {
   it('orders its days and never runs out sooner with more in store', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 160 }), fc.integer({ min: 1, max: 40 }), fc.integer({ min: 0, max: 60 }), fc.double({ min: 0, max: 4, noNaN: true }), (left, more, logged, eaten) => {
-      const a = runway(input({ left, eaten: daily(logged, eaten) }));
-      const b = runway(input({ left: left + more, eaten: daily(logged, eaten) }));
-      const days = (r: typeof a) => [r.runOut.early ?? '9', r.runOut.middle ?? '9', r.runOut.late ?? '9'];
-      expect(days(a)).toEqual(days(a).toSorted());
-      days(a).forEach((d, i) => { expect(d <= days(b)[i]!).toBe(true); });
-      for (const p of a.points) expect(p.low <= p.middle && p.middle <= p.high && p.low >= 0).toBe(true);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 160 }),
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.double({ min: 0, max: 4, noNaN: true }),
+        (left, more, logged, eaten) => {
+          const a = runway(input({ left, eaten: daily(logged, eaten) }));
+          const b = runway(input({ left: left + more, eaten: daily(logged, eaten) }));
+          const days = (r: typeof a) => [r.runOut.early ?? '9', r.runOut.middle ?? '9', r.runOut.late ?? '9'];
+          expect(days(a)).toEqual(days(a).toSorted());
+          days(a).forEach((d, i) => {
+            expect(d <= days(b)[i]!).toBe(true);
+          });
+          for (const p of a.points) expect(p.low <= p.middle && p.middle <= p.high && p.low >= 0).toBe(true);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
   it('draws its band from the same quantiles as its days', () => {
     const r = runway(input({ eaten: daily(40, 2) }));
@@ -53,7 +80,14 @@ describe('the runway', () => {
     const before = daily(30, 2).map((d) => ({ ...d, day: addDays(d.day, -10) }));
     const withGap = runway(input({ eaten: [...before, { day: addDays(today, -1), portions: 2 }] }));
     expect(withGap.rate.loggedDays).toBe(31);
-    const short = runway(input({ eaten: [{ day: addDays(today, -5), portions: 2 }, { day: addDays(today, -1), portions: 2 }] }));
+    const short = runway(
+      input({
+        eaten: [
+          { day: addDays(today, -5), portions: 2 },
+          { day: addDays(today, -1), portions: 2 },
+        ],
+      }),
+    );
     expect(short.rate.loggedDays).toBe(5);
   });
   it('asks to cook a lead before the par is reached, and at once when it is below', () => {
@@ -70,11 +104,29 @@ describe('the runway', () => {
 describe('dealing out what was eaten', () => {
   const quarters = fc.integer({ min: 0, max: 12 }).map((q) => q / 4);
   it('loses nobody’s portion and takes no pack below nothing', () => {
-    fc.assert(fc.property(fc.array(quarters, { minLength: 1, maxLength: 4 }), fc.array(quarters, { minLength: 1, maxLength: 4 }), quarters, (lefts, eats, guests) => {
-      const dealt = dealShares(lefts.map((left, i) => ({ packId: `p${i}`, left })), eats.map((portions, i) => ({ eaterId: `e${i}`, portions })), guests);
-      eats.forEach((portions, i) => { expect(dealt.flatMap((d) => d.shares).filter((s) => s.eaterId === `e${i}`).reduce((s, x) => s + x.portions, 0)).toBe(portions); });
-      expect(dealt.reduce((s, d) => s + d.guests, 0)).toBe(guests);
-      for (const d of dealt) expect(d.left).toBeGreaterThanOrEqual(0);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(quarters, { minLength: 1, maxLength: 4 }),
+        fc.array(quarters, { minLength: 1, maxLength: 4 }),
+        quarters,
+        (lefts, eats, guests) => {
+          const dealt = dealShares(
+            lefts.map((left, i) => ({ packId: `p${i}`, left })),
+            eats.map((portions, i) => ({ eaterId: `e${i}`, portions })),
+            guests,
+          );
+          eats.forEach((portions, i) => {
+            expect(
+              dealt
+                .flatMap((d) => d.shares)
+                .filter((s) => s.eaterId === `e${i}`)
+                .reduce((s, x) => s + x.portions, 0),
+            ).toBe(portions);
+          });
+          expect(dealt.reduce((s, d) => s + d.guests, 0)).toBe(guests);
+          for (const d of dealt) expect(d.left).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
   });
 });

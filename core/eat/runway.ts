@@ -107,6 +107,9 @@ export function runway(input: RunwayInput): Runway {
     runOut,
     parPortions,
     ...(parDay !== undefined && { parDay, cookBy: addDays(parDay, -input.leadDays) }),
-    points: [{ day: today, low: left, middle: left, high: left }, ...points.filter((_, i) => (i + 1) % step === 0 || i === points.length - 1)],
+    points: [
+      { day: today, low: left, middle: left, high: left },
+      ...points.filter((_, i) => (i + 1) % step === 0 || i === points.length - 1),
+    ],
   };
 }

@@ -11,7 +11,11 @@ export interface PackShares {
  * What is more than all packs hold is put to the last one: a difference to settle.
  * Law: the shares over all packs add up to what each eater ate.
  */
-export function dealShares(packs: readonly { packId: string; left: number }[], eaten: readonly { eaterId: string; portions: number }[], guests: number): PackShares[] {
+export function dealShares(
+  packs: readonly { packId: string; left: number }[],
+  eaten: readonly { eaterId: string; portions: number }[],
+  guests: number,
+): PackShares[] {
   const queue = eaten.map((e) => ({ eaterId: e.eaterId, quarters: Math.round(e.portions * 4) }));
   let guestQuarters = Math.round(guests * 4);
   return packs.map((pack, i): PackShares => {

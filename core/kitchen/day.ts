@@ -5,7 +5,20 @@ const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 const shortDays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
 const longDays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
 const shortMonths = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'] as const;
-const longMonths = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December'] as const;
+const longMonths = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+] as const;
 
 export type Weekday = (typeof weekdays)[number];
 
@@ -28,17 +41,26 @@ export const daysFrom = (from: Day, count: number): Day[] => Array.from({ length
 export const nextWeekday = (from: Day, weekday: Weekday): Day => daysFrom(from, 7).find((d) => weekdayOf(d) === weekday) ?? from;
 
 /** The calendar day of an instant in a zone. */
-export const dayOf = (instant: Instant, zone: string): Day => Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+export const dayOf = (instant: Instant, zone: string): Day =>
+  Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
 /** The clock time of an instant in a zone, `HH:MM`. */
-export const clockOf = (instant: Instant, zone: string): string => Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
+export const clockOf = (instant: Instant, zone: string): string =>
+  Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
 /** The instant of a clock time on a day in a zone; a time skipped by summer time moves forward. */
 export const instantAt = (day: Day, time: string, zone: string): Instant =>
-  Temporal.PlainDateTime.from(`${day}T${time}`).toZonedDateTime(zone, { disambiguation: 'compatible' }).toInstant().toString({ smallestUnit: 'millisecond' });
+  Temporal.PlainDateTime.from(`${day}T${time}`)
+    .toZonedDateTime(zone, { disambiguation: 'compatible' })
+    .toInstant()
+    .toString({ smallestUnit: 'millisecond' });
 /** An instant so many milliseconds later. */
-export const addMs = (instant: Instant, milliseconds: number): Instant => Temporal.Instant.from(instant).add({ milliseconds: Math.round(milliseconds) }).toString({ smallestUnit: 'millisecond' });
+export const addMs = (instant: Instant, milliseconds: number): Instant =>
+  Temporal.Instant.from(instant)
+    .add({ milliseconds: Math.round(milliseconds) })
+    .toString({ smallestUnit: 'millisecond' });
 export const addMinutes = (instant: Instant, minutes: number): Instant => addMs(instant, minutes * 60_000);
 /** Minutes from a to b, fractional. */
-export const minutesBetween = (a: Instant, b: Instant): number => (Temporal.Instant.from(b).epochMilliseconds - Temporal.Instant.from(a).epochMilliseconds) / 60_000;
+export const minutesBetween = (a: Instant, b: Instant): number =>
+  (Temporal.Instant.from(b).epochMilliseconds - Temporal.Instant.from(a).epochMilliseconds) / 60_000;
 
 const parts = (day: Day): { d: number; m: number; y: number; w: number } => {
   const p = plain(day);

@@ -19,7 +19,8 @@ export function sayPortions(portions: number): string {
 export const sayMass = (g: number): string => (g >= 1000 ? `${trimmed(g / 1000, 2)}${hard}kg` : `${trimmed(g, g < 10 ? 1 : 0)}${hard}g`);
 
 /** Millilitres below a litre, litres above, with a hard space. */
-export const sayVolume = (ml: number): string => (ml >= 1000 ? `${trimmed(ml / 1000, 2)}${hard}L` : `${trimmed(ml, ml < 10 ? 1 : 0)}${hard}ml`);
+export const sayVolume = (ml: number): string =>
+  ml >= 1000 ? `${trimmed(ml / 1000, 2)}${hard}L` : `${trimmed(ml, ml < 10 ? 1 : 0)}${hard}ml`;
 
 /** `50 min`, `2 h`, `2 h 32 min`. */
 export function sayMinutes(min: number): string {
@@ -30,7 +31,8 @@ export function sayMinutes(min: number): string {
 }
 
 /** Money in the household's currency from cents. */
-export const sayMoney = (cents: number, currency: string, locale: string): string => new Intl.NumberFormat(locale, { style: 'currency', currency }).format(cents / 100);
+export const sayMoney = (cents: number, currency: string, locale: string): string =>
+  new Intl.NumberFormat(locale, { style: 'currency', currency }).format(cents / 100);
 
 /** The first letter large: names stand at the head of a line. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

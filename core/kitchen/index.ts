@@ -6,8 +6,30 @@ export { densityFor, gramsOf, type MassResult } from './mass.ts';
 export { measure, quarterSpoons, wholePieces, type Measured } from './rounding.ts';
 export { capital, countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
 export {
-  addDays, addMinutes, addMonths, addMs, clockOf, dayOf, daysBetween, daysFrom, instantAt, longWeekday, maxDay, minDay, minutesBetween, monthsOld, nextWeekday,
-  sayDay, sayDayYear, sayLongDay, sayNear, sayWeekday, shortMonth, shortWeekday, weekdayOf, type Weekday,
+  addDays,
+  addMinutes,
+  addMonths,
+  addMs,
+  clockOf,
+  dayOf,
+  daysBetween,
+  daysFrom,
+  instantAt,
+  longWeekday,
+  maxDay,
+  minDay,
+  minutesBetween,
+  monthsOld,
+  nextWeekday,
+  sayDay,
+  sayDayYear,
+  sayLongDay,
+  sayNear,
+  sayWeekday,
+  shortMonth,
+  shortWeekday,
+  weekdayOf,
+  type Weekday,
 } from './day.ts';
 export { demand, isPresent, quartersOf, type Demand } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';

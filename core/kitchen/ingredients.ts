@@ -10,12 +10,27 @@ const plain = (text: string): string =>
     .trim();
 
 const singular = (word: string): string =>
-  word.length > 4 && word.endsWith('ies') ? `${word.slice(0, -3)}y` : /(oes|ches|shes|sses|xes)$/.test(word) ? word.slice(0, -2) : word.length > 3 && word.endsWith('s') && !word.endsWith('ss') ? word.slice(0, -1) : word;
+  word.length > 4 && word.endsWith('ies')
+    ? `${word.slice(0, -3)}y`
+    : /(oes|ches|shes|sses|xes)$/.test(word)
+      ? word.slice(0, -2)
+      : word.length > 3 && word.endsWith('s') && !word.endsWith('ss')
+        ? word.slice(0, -1)
+        : word;
 
 const key = (text: string): string => plain(text).split(' ').map(singular).join(' ');
 
 /** Bare words that recipes use for one usual thing. */
-const usual: Readonly<Record<string, string>> = { salt: 'salt_table', pepper: 'pepper_black', oil: 'oil_vegetable', sugar: 'sugar_white', flour: 'flour_plain', paprika: 'paprika', potato: 'potato', bean: 'beans_cooked' };
+const usual: Readonly<Record<string, string>> = {
+  salt: 'salt_table',
+  pepper: 'pepper_black',
+  oil: 'oil_vegetable',
+  sugar: 'sugar_white',
+  flour: 'flour_plain',
+  paprika: 'paprika',
+  potato: 'potato',
+  bean: 'beans_cooked',
+};
 
 /** Finds ingredients by their names; built once over a table, asked often. */
 export interface IngredientFinder {
@@ -62,7 +77,10 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
         const score = texts.some((text) => text === first) ? 0 : texts.some((text) => text.startsWith(first)) ? 1 : 2;
         return [{ row, score }];
       });
-      return scored.sort((a, b) => a.score - b.score || a.row.name.localeCompare(b.row.name)).slice(0, limit).map((s) => s.row);
+      return scored
+        .sort((a, b) => a.score - b.score || a.row.name.localeCompare(b.row.name))
+        .slice(0, limit)
+        .map((s) => s.row);
     },
   };
 }

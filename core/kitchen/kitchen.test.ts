@@ -2,21 +2,49 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Eater, Unit } from '#core/contract';
 import { ingredientRows, lifeRows, bagRows, headspaceRows, materialRows, panRows, spaceRows, tubRows, sources } from './data/index.ts';
-import { addDays, addMonths, convert, daysBetween, daysFrom, demand, dayOf, densityFor, fromNumber, gramsOf, ingredientFinder, instantAt, isPresent, lifeOf, measure, times, toNumber, unitFacts, wholePieces } from './index.ts';
+import {
+  addDays,
+  addMonths,
+  convert,
+  daysBetween,
+  daysFrom,
+  demand,
+  dayOf,
+  densityFor,
+  fromNumber,
+  gramsOf,
+  ingredientFinder,
+  instantAt,
+  isPresent,
+  lifeOf,
+  measure,
+  times,
+  toNumber,
+  unitFacts,
+  wholePieces,
+} from './index.ts';
 
 const rational = fc.tuple(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 1, max: 64 })).map(([n, d]) => times(`${n}`, `1/${d}`));
 const units = (Object.keys(unitFacts) as Unit[]).filter((u) => unitFacts[u].dimension === 'mass' || unitFacts[u].dimension === 'volume');
-const sameDimension = fc.constantFrom(...units).chain((a) => fc.tuple(fc.constant(a), fc.constantFrom(...units.filter((b) => unitFacts[b].dimension === unitFacts[a].dimension))));
+const sameDimension = fc
+  .constantFrom(...units)
+  .chain((a) => fc.tuple(fc.constant(a), fc.constantFrom(...units.filter((b) => unitFacts[b].dimension === unitFacts[a].dimension))));
 
 describe('quantities', () => {
   it('scales by a then b as by ab, exactly', () => {
-    fc.assert(fc.property(rational, rational, rational, (q, a, b) => { expect(times(times(q, a), b)).toBe(times(q, times(a, b))); }));
+    fc.assert(
+      fc.property(rational, rational, rational, (q, a, b) => {
+        expect(times(times(q, a), b)).toBe(times(q, times(a, b)));
+      }),
+    );
   });
   it('converts there and back without loss', () => {
-    fc.assert(fc.property(rational, sameDimension, (amount, [from, to]) => {
-      const there = convert({ amount, unit: from }, to);
-      expect(there && convert(there, from)).toEqual({ amount, unit: from });
-    }));
+    fc.assert(
+      fc.property(rational, sameDimension, (amount, [from, to]) => {
+        const there = convert({ amount, unit: from }, to);
+        expect(there && convert(there, from)).toEqual({ amount, unit: from });
+      }),
+    );
   });
   it.each([
     ['16 US tbsp are one US cup', { amount: '16', unit: 'usTbsp' as Unit }, 'usCup' as Unit, '1'],
@@ -40,13 +68,27 @@ describe('quantities', () => {
 
 describe('kitchen rounding', () => {
   it('stays within the cap whenever the scale can show it, and never rounds to nothing', () => {
-    fc.assert(fc.property(fc.double({ min: 0.2, max: 20_000, noNaN: true }), fc.constantFrom(0.05, 0.02), fc.constantFrom(1, 0.1), (exact, cap, step) => {
-      const m = measure(exact, cap, step);
-      expect(m.value).toBeGreaterThan(0);
-      if (exact * cap >= step / 2) expect(Math.abs(m.error)).toBeLessThanOrEqual(cap + 1e-9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.2, max: 20_000, noNaN: true }),
+        fc.constantFrom(0.05, 0.02),
+        fc.constantFrom(1, 0.1),
+        (exact, cap, step) => {
+          const m = measure(exact, cap, step);
+          expect(m.value).toBeGreaterThan(0);
+          if (exact * cap >= step / 2) expect(Math.abs(m.error)).toBeLessThanOrEqual(cap + 1e-9);
+        },
+      ),
+    );
   });
-  it.each([[918, 0.05, 920], [1224, 0.05, 1220], [24.5, 0.02, 25], [7.3, 0.05, 7], [2240, 0.05, 2250], [0.4, 0.05, 1]])('measures %d g within %d as %d', (exact, cap, value) => expect(measure(exact, cap).value).toBe(value));
+  it.each([
+    [918, 0.05, 920],
+    [1224, 0.05, 1220],
+    [24.5, 0.02, 25],
+    [7.3, 0.05, 7],
+    [2240, 0.05, 2250],
+    [0.4, 0.05, 1],
+  ])('measures %d g within %d as %d', (exact, cap, value) => expect(measure(exact, cap).value).toBe(value));
   it('gives at least one whole piece', () => {
     expect(wholePieces(0.2).value).toBe(1);
     expect(wholePieces(2.4).value).toBe(2);
@@ -60,7 +102,11 @@ describe('days', () => {
     expect(addMonths('2027-08-31', 6)).toBe('2028-02-29');
   });
   it('counts days by their number, summer time or not', () => {
-    fc.assert(fc.property(fc.integer({ min: -4000, max: 4000 }), (n) => { expect(daysBetween('2026-03-28', addDays('2026-03-28', n))).toBe(n); }));
+    fc.assert(
+      fc.property(fc.integer({ min: -4000, max: 4000 }), (n) => {
+        expect(daysBetween('2026-03-28', addDays('2026-03-28', n))).toBe(n);
+      }),
+    );
   });
   it('takes the day in the household zone', () => {
     expect(dayOf('2026-06-30T23:30:00.000Z', 'Europe/London')).toBe('2026-07-01');
@@ -69,11 +115,30 @@ describe('days', () => {
   });
 });
 
-const everyDinner = { mon: ['dinner'], tue: ['dinner'], wed: ['dinner'], thu: ['dinner'], fri: ['dinner'], sat: ['dinner'], sun: ['dinner'] } satisfies Eater['presence']['weekly'];
-const eater = (id: string, over: Partial<Eater> = {}): Eater => ({ id, name: id, stage: 'adult', appetite: 1, allergens: [], needs: [], presence: { weekly: everyDinner, away: [], exceptions: [] }, ...over });
+const everyDinner = {
+  mon: ['dinner'],
+  tue: ['dinner'],
+  wed: ['dinner'],
+  thu: ['dinner'],
+  fri: ['dinner'],
+  sat: ['dinner'],
+  sun: ['dinner'],
+} satisfies Eater['presence']['weekly'];
+const eater = (id: string, over: Partial<Eater> = {}): Eater => ({
+  id,
+  name: id,
+  stage: 'adult',
+  appetite: 1,
+  allergens: [],
+  needs: [],
+  presence: { weekly: everyDinner, away: [], exceptions: [] },
+  ...over,
+});
 
 describe('presence', () => {
-  const marit = eater('marit', { presence: { weekly: everyDinner, away: [], exceptions: [], rota: { firstDay: '2026-11-29', daysOn: 14, daysOff: 14 } } });
+  const marit = eater('marit', {
+    presence: { weekly: everyDinner, away: [], exceptions: [], rota: { firstDay: '2026-11-29', daysOn: 14, daysOff: 14 } },
+  });
   it('follows the rota both ways', () => {
     expect(isPresent(marit.presence, '2026-11-28', 'dinner')).toBe(true);
     expect(isPresent(marit.presence, '2026-11-29', 'dinner')).toBe(false);
@@ -86,13 +151,15 @@ describe('presence', () => {
     expect(isPresent(home, '2026-11-29', 'dinner')).toBe(true);
   });
   it('sums quarter plates over who is there, the baby apart', () => {
-    fc.assert(fc.property(fc.array(fc.double({ min: 0.3, max: 2, noNaN: true }), { maxLength: 6 }), (factors) => {
-      const people = factors.map((appetite, i) => eater(`e${i}`, { appetite }));
-      const d = demand([...people, eater('pip', { stage: 'baby', baby: { mealsPerDay: 2, cubesPerMeal: 3 } })], '2026-11-24');
-      expect(d.quarters).toBe(d.eaters.reduce((s, e) => s + e.quarters, 0));
-      expect(d.eaters).toHaveLength(people.length);
-      expect(d.babyMeals).toBe(2);
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0.3, max: 2, noNaN: true }), { maxLength: 6 }), (factors) => {
+        const people = factors.map((appetite, i) => eater(`e${i}`, { appetite }));
+        const d = demand([...people, eater('pip', { stage: 'baby', baby: { mealsPerDay: 2, cubesPerMeal: 3 } })], '2026-11-24');
+        expect(d.quarters).toBe(d.eaters.reduce((s, e) => s + e.quarters, 0));
+        expect(d.eaters).toHaveLength(people.length);
+        expect(d.babyMeals).toBe(2);
+      }),
+    );
   });
 });
 
@@ -100,7 +167,14 @@ describe('storage lives', () => {
   const rows = new Map(lifeRows.map((r) => [r.id, r]));
   const gb = { country: 'GB', lives: 'usual' } as const;
   it('lets the shortest part decide and names it', () => {
-    const r = lifeOf([{ rowId: 'mince_cooked', part: 'turkey mince' }, { rowId: 'pepper_chop', part: 'peppers' }], rows, gb);
+    const r = lifeOf(
+      [
+        { rowId: 'mince_cooked', part: 'turkey mince' },
+        { rowId: 'pepper_chop', part: 'peppers' },
+      ],
+      rows,
+      gb,
+    );
     expect(r).toMatchObject({ ok: true, life: { months: 2, part: 'turkey mince' } });
   });
   it('differs between usual and cautious in the fridge only', () => {
@@ -114,7 +188,8 @@ describe('storage lives', () => {
       }
     }
   });
-  it('refuses what should not be frozen', () => expect(lifeOf([{ rowId: 'mayo_salad', part: 'dressing' }], rows, gb)).toMatchObject({ ok: false, why: 'doNotFreeze' }));
+  it('refuses what should not be frozen', () =>
+    expect(lifeOf([{ rowId: 'mayo_salad', part: 'dressing' }], rows, gb)).toMatchObject({ ok: false, why: 'doNotFreeze' }));
 });
 
 describe('reference rows', () => {
@@ -131,17 +206,28 @@ describe('reference rows', () => {
       for (const d of Object.values(r.density)) expect(d > 0.03 && d < 2.4, r.id).toBe(true);
       if (r.ediblePct !== undefined) expect(r.ediblePct > 0 && r.ediblePct <= 100, r.id).toBe(true);
       if (r.allergenCheck === 'plain') expect(r.mayHold, r.id).toEqual([]);
-      expect(r.contains.filter((c) => r.mayHold.includes(c)), r.id).toEqual([]);
+      expect(
+        r.contains.filter((c) => r.mayHold.includes(c)),
+        r.id,
+      ).toEqual([]);
     }
   });
   it('names every source code', () => {
-    for (const r of ingredientRows) for (const code of r.source.split(/[;,]\s*/)) expect(Object.keys(sources), `${r.id} ${code}`).toContain(code.trim());
+    for (const r of ingredientRows)
+      for (const code of r.source.split(/[;,]\s*/)) expect(Object.keys(sources), `${r.id} ${code}`).toContain(code.trim());
   });
 });
 
 describe('finding an ingredient', () => {
   const finder = ingredientFinder(ingredientRows);
-  it.each([['large red onions', 'onion'], ['scallions', 'spring_onion'], ['carrots', 'carrot'], ['freshly grated root ginger', 'ginger'], ['cloves of garlic', 'garlic'], ['tomatoes', 'tomato']])('%s is %s', (text, id) => expect(finder.match(text)?.id).toBe(id));
+  it.each([
+    ['large red onions', 'onion'],
+    ['scallions', 'spring_onion'],
+    ['carrots', 'carrot'],
+    ['freshly grated root ginger', 'ginger'],
+    ['cloves of garlic', 'garlic'],
+    ['tomatoes', 'tomato'],
+  ])('%s is %s', (text, id) => expect(finder.match(text)?.id).toBe(id));
   it('says nothing rather than guess', () => expect(finder.match('moon dust')).toBeUndefined());
   it('finds by the beginning of a name first', () => expect(finder.search('car')[0]?.name.startsWith('car')).toBe(true));
   it('reads an exact rational', () => expect(toNumber('3/4')).toBe(0.75));

@@ -11,7 +11,8 @@ export interface StoredPart {
   part: string;
 }
 
-export type LifeResult = { ok: true; life: LifeSnapshot } | { ok: false; why: 'noRow' | 'doNotFreeze' | 'noMonths'; rowId: string; part: string };
+export type LifeResult =
+  { ok: true; life: LifeSnapshot } | { ok: false; why: 'noRow' | 'doNotFreeze' | 'noMonths'; rowId: string; part: string };
 
 /** A row that stands for "the shop's use-by date": nothing may be counted from it at home, so the shortest clock holds. */
 const useByDays = 1;
@@ -20,7 +21,8 @@ function fridgeDays(row: LifeRow, household: Pick<Household, 'country' | 'lives'
   const us = lowOf(row.fridgeUsDays);
   const uk = row.fridgeUkDays === 'use-by' ? useByDays : lowOf(row.fridgeUkDays);
   const own = household.country === 'US' ? us : uk;
-  if (household.lives === 'cautious') return Math.min(us ?? Infinity, uk ?? Infinity) === Infinity ? 0 : Math.min(us ?? Infinity, uk ?? Infinity);
+  if (household.lives === 'cautious')
+    return Math.min(us ?? Infinity, uk ?? Infinity) === Infinity ? 0 : Math.min(us ?? Infinity, uk ?? Infinity);
   return own ?? us ?? uk ?? 0;
 }
 
@@ -29,7 +31,11 @@ function fridgeDays(row: LifeRow, household: Pick<Household, 'country' | 'lives'
  * The freezer's best-by is the row's low end, the limit its high end; usual and cautious differ in the fridge only.
  * @returns a typed refusal when a row is unknown or says not to freeze
  */
-export function lifeOf(parts: readonly StoredPart[], rows: ReadonlyMap<string, LifeRow>, household: Pick<Household, 'country' | 'lives'>): LifeResult {
+export function lifeOf(
+  parts: readonly StoredPart[],
+  rows: ReadonlyMap<string, LifeRow>,
+  household: Pick<Household, 'country' | 'lives'>,
+): LifeResult {
   let shortest: LifeSnapshot | undefined;
   let fridge = Infinity;
   for (const part of parts) {
@@ -40,7 +46,14 @@ export function lifeOf(parts: readonly StoredPart[], rows: ReadonlyMap<string, L
     if (months === undefined) return { ok: false, why: 'noMonths', ...part };
     fridge = Math.min(fridge, fridgeDays(row, household));
     if (!shortest || months < shortest.months) {
-      shortest = { rowId: row.id, part: part.part, months, monthsHigh: highOf(row.freezerMonths) ?? months, fridgeDays: 0, source: row.source };
+      shortest = {
+        rowId: row.id,
+        part: part.part,
+        months,
+        monthsHigh: highOf(row.freezerMonths) ?? months,
+        fridgeDays: 0,
+        source: row.source,
+      };
     }
   }
   if (!shortest) return { ok: false, why: 'noRow', rowId: '', part: '' };

@@ -3,7 +3,9 @@ import { toNumber } from './rational.ts';
 import { inBase, type Quantity } from './units.ts';
 
 /** Grams of a line, or in words why they cannot be known. */
-export type MassResult = { ok: true; massG: number; by: 'weight' | 'density' | 'piece'; figure?: number; state?: keyof Densities; source?: string } | { ok: false; why: 'noDensity' | 'noPieceWeight' | 'pinch' | 'noAmount' };
+export type MassResult =
+  | { ok: true; massG: number; by: 'weight' | 'density' | 'piece'; figure?: number; state?: keyof Densities; source?: string }
+  | { ok: false; why: 'noDensity' | 'noPieceWeight' | 'pinch' | 'noAmount' };
 
 const statesFor: Readonly<Record<string, readonly (keyof Densities)[]>> = {
   grated: ['grated', 'chopped'],
@@ -37,7 +39,11 @@ export function gramsOf(q: Quantity | undefined, row: IngredientRow, form?: stri
   if (base?.dimension === 'mass') return { ok: true, massG: base.value, by: 'weight' };
   if (base?.dimension === 'volume') {
     const density = densityFor(row, form);
-    return density ? { ok: true, massG: base.value * density.gPerMl, by: 'density', figure: density.gPerMl, state: density.state, source: row.source } : { ok: false, why: 'noDensity' };
+    return density
+      ? { ok: true, massG: base.value * density.gPerMl, by: 'density', figure: density.gPerMl, state: density.state, source: row.source }
+      : { ok: false, why: 'noDensity' };
   }
-  return row.pieceG === undefined ? { ok: false, why: 'noPieceWeight' } : { ok: true, massG: toNumber(q.amount) * row.pieceG, by: 'piece', figure: row.pieceG, source: row.source };
+  return row.pieceG === undefined
+    ? { ok: false, why: 'noPieceWeight' }
+    : { ok: true, massG: toNumber(q.amount) * row.pieceG, by: 'piece', figure: row.pieceG, source: row.source };
 }

@@ -36,9 +36,14 @@ export interface Demand {
  * Law: quarters is the sum over eaters.
  */
 export function demand(eaters: readonly Eater[], day: Day, meal: Meal = 'dinner'): Demand {
-  const there = eaters.filter((e) => e.stage !== 'baby' && isPresent(e.presence, day, meal)).map((e) => ({ eaterId: e.id, quarters: quartersOf(e) }));
-  const babyMeals = eaters.filter((e) => e.stage === 'baby' && e.baby).reduce((sum, e) => sum + (babyPresent(e, day) ? (e.baby?.mealsPerDay ?? 0) : 0), 0);
+  const there = eaters
+    .filter((e) => e.stage !== 'baby' && isPresent(e.presence, day, meal))
+    .map((e) => ({ eaterId: e.id, quarters: quartersOf(e) }));
+  const babyMeals = eaters
+    .filter((e) => e.stage === 'baby' && e.baby)
+    .reduce((sum, e) => sum + (babyPresent(e, day) ? (e.baby?.mealsPerDay ?? 0) : 0), 0);
   return { quarters: there.reduce((sum, e) => sum + e.quarters, 0), eaters: there, babyMeals };
 }
 
-const babyPresent = (eater: Eater, day: Day): boolean => (['breakfast', 'lunch', 'dinner'] as const).some((m) => isPresent(eater.presence, day, m));
+const babyPresent = (eater: Eater, day: Day): boolean =>
+  (['breakfast', 'lunch', 'dinner'] as const).some((m) => isPresent(eater.presence, day, m));

@@ -38,7 +38,9 @@ export const unitFacts: Readonly<Record<Unit, UnitFact>> = {
   pinch: { dimension: 'none', base: '1', short: 'pinch', names: ['pinch', 'pinches', 'dash', 'dashes'] },
 };
 
-const byName = new Map<string, Unit>(Object.entries(unitFacts).flatMap(([id, fact]) => fact.names.map((name): [string, Unit] => [name, id as Unit])));
+const byName = new Map<string, Unit>(
+  Object.entries(unitFacts).flatMap(([id, fact]) => fact.names.map((name): [string, Unit] => [name, id as Unit])),
+);
 
 /**
  * The unit a cook means by a word, or undefined when none.

@@ -34,7 +34,10 @@ export interface PackChoice {
   tonightMl: number;
 }
 
-export type PackResult = { ok: true; choice: PackChoice } | { ok: false; why: 'portionTooLarge'; portionMl: number; nearest?: { name: string; fillMl: number } } | { ok: false; why: 'nothingFree' | 'lessThanOne' };
+export type PackResult =
+  | { ok: true; choice: PackChoice }
+  | { ok: false; why: 'portionTooLarge'; portionMl: number; nearest?: { name: string; fillMl: number } }
+  | { ok: false; why: 'nothingFree' | 'lessThanOne' };
 
 /** Wishes in their order, each to be made small: preferred portions missed, food left, kinds, packs, one-use packs, then the ids. */
 type Cost = readonly [number, number, number, number];
@@ -55,7 +58,8 @@ const smaller = (a: Cost, b: Cost): boolean => {
 const add = (a: Cost, b: Cost): Cost => [a[0] + b[0], a[1] + b[1], a[2] + b[2], a[3] + b[3]];
 
 /** How many portions each container takes at most. */
-const most = (c: Container, wish: PackWish): number => (wish.asCubes ? cubesThatFit(c, wish.portionMl) : Math.floor(fillLimitMl(c) / wish.portionMl + 1e-9));
+const most = (c: Container, wish: PackWish): number =>
+  wish.asCubes ? cubesThatFit(c, wish.portionMl) : Math.floor(fillLimitMl(c) / wish.portionMl + 1e-9);
 
 /**
  * Chooses containers for a yield from what is free, by the order of wishes of DECISIONS 17:
@@ -67,10 +71,17 @@ export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult 
   const portions = Math.floor(wish.yieldMl / wish.portionMl + 1e-9);
   const tonightMl = Math.max(0, wish.yieldMl - portions * wish.portionMl);
   if (portions === 0) return { ok: false, why: 'lessThanOne' };
-  const usable = frees.filter((f) => f.container.shape !== 'tray' && (!wish.asCubes || f.container.shape !== 'pan')).toSorted((a, b) => a.container.id.localeCompare(b.container.id));
+  const usable = frees
+    .filter((f) => f.container.shape !== 'tray' && (!wish.asCubes || f.container.shape !== 'pan'))
+    .toSorted((a, b) => a.container.id.localeCompare(b.container.id));
   if (usable.every((f) => most(f.container, wish) === 0)) {
     const nearest = usable.toSorted((a, b) => fillLimitMl(b.container) - fillLimitMl(a.container))[0];
-    return { ok: false, why: 'portionTooLarge', portionMl: wish.portionMl, ...(nearest && { nearest: { name: nearest.container.name, fillMl: fillLimitMl(nearest.container) } }) };
+    return {
+      ok: false,
+      why: 'portionTooLarge',
+      portionMl: wish.portionMl,
+      ...(nearest && { nearest: { name: nearest.container.name, fillMl: fillLimitMl(nearest.container) } }),
+    };
   }
   const fitting = usable.map((f, index) => ({ ...f, index, most: most(f.container, wish) })).filter((f) => f.free > 0 && f.most > 0);
   if (fitting.length === 0) return { ok: false, why: 'nothingFree' };
@@ -125,10 +136,24 @@ export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult 
       return smaller(b.state.cost, a.state.cost) ? b : a;
     });
   const groups = final.state.picks
-    .map((pick) => ({ container: usable[pick.index]?.container, packs: pick.packs, portionsEach: pick.portions, mlEach: pick.portions * wish.portionMl }))
+    .map((pick) => ({
+      container: usable[pick.index]?.container,
+      packs: pick.packs,
+      portionsEach: pick.portions,
+      mlEach: pick.portions * wish.portionMl,
+    }))
     .filter((g): g is PackGroup => g.container !== undefined)
     .toSorted((a, b) => b.portionsEach - a.portionsEach || a.container.id.localeCompare(b.container.id));
-  return { ok: true, choice: { groups, portionsPacked: final.packed, packs: groups.reduce((s, g) => s + g.packs, 0), portionsLeft: portions - final.packed, tonightMl } };
+  return {
+    ok: true,
+    choice: {
+      groups,
+      portionsPacked: final.packed,
+      packs: groups.reduce((s, g) => s + g.packs, 0),
+      portionsLeft: portions - final.packed,
+      tonightMl,
+    },
+  };
 }
 
 function withPick(picks: State['picks'], index: number, portions: number): State['picks'] {
@@ -137,4 +162,8 @@ function withPick(picks: State['picks'], index: number, portions: number): State
 }
 
 /** Millilitres of tubs, bags and the rest that are free beyond those a choice has taken. */
-export const freeAfter = (frees: readonly Free[], choice: PackChoice): Free[] => frees.map((f) => ({ ...f, free: f.free - choice.groups.filter((g) => g.container.id === f.container.id).reduce((s, g) => s + g.packs, 0) }));
+export const freeAfter = (frees: readonly Free[], choice: PackChoice): Free[] =>
+  frees.map((f) => ({
+    ...f,
+    free: f.free - choice.groups.filter((g) => g.container.id === f.container.id).reduce((s, g) => s + g.packs, 0),
+  }));

@@ -14,7 +14,8 @@ function checkSign(four: string): string {
  * @throws RangeError outside that range
  */
 export function codeFrom(n: number): string {
-  if (!Number.isInteger(n) || n < 0 || n >= 31 ** 4) throw new RangeError(`codeFrom: expected a whole number from 0 to ${31 ** 4 - 1}, got ${n}`);
+  if (!Number.isInteger(n) || n < 0 || n >= 31 ** 4)
+    throw new RangeError(`codeFrom: expected a whole number from 0 to ${31 ** 4 - 1}, got ${n}`);
   let rest = n;
   let four = '';
   for (let i = 0; i < 4; i += 1) {
@@ -26,7 +27,11 @@ export function codeFrom(n: number): string {
 
 export const isCode = (code: string): boolean => /^[2-9A-HJKMNP-Z]{5}$/.test(code) && checkSign(code.slice(0, 4)) === code[4];
 
-export type TypedCode = { kind: 'exact'; code: string } | { kind: 'solved'; code: string; offers: string[] } | { kind: 'wrong'; typed: string; near: string[] } | { kind: 'notACode'; typed: string };
+export type TypedCode =
+  | { kind: 'exact'; code: string }
+  | { kind: 'solved'; code: string; offers: string[] }
+  | { kind: 'wrong'; typed: string; near: string[] }
+  | { kind: 'notACode'; typed: string };
 
 const oneOff = (a: string, b: string): boolean => a.length === b.length && [...a].filter((sign, i) => sign !== b[i]).length === 1;
 

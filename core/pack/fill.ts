@@ -57,5 +57,11 @@ export interface CubeRounds {
 export function cubeRounds(yieldMl: number, cubeMl: number, trays: number, cells: number): CubeRounds {
   const cubes = Math.floor(yieldMl / cubeMl + 1e-9);
   const perRound = trays * cells;
-  return { cubes, traysOwned: trays, cellsPerRound: perRound, rounds: perRound > 0 ? Math.ceil(cubes / perRound) : 0, leftMl: yieldMl - cubes * cubeMl };
+  return {
+    cubes,
+    traysOwned: trays,
+    cellsPerRound: perRound,
+    rounds: perRound > 0 ? Math.ceil(cubes / perRound) : 0,
+    leftMl: yieldMl - cubes * cubeMl,
+  };
 }

@@ -79,10 +79,18 @@ function qrRects(qr: QrModules, x: number, y: number, module: number): DrawItem[
 const paragraphs = (content: LabelContent, more: LabelContent['more'], note: boolean): Run[][] => [
   ...content.allergens.map((text): Run[] => {
     const colon = text.indexOf(':');
-    return colon < 0 ? [{ text: `Allergens: ${text}`, weight: 'regular' }] : [{ text: text.slice(0, colon + 1), weight: 'bold' }, { text: text.slice(colon + 1).trim(), weight: 'regular' }];
+    return colon < 0
+      ? [{ text: `Allergens: ${text}`, weight: 'regular' }]
+      : [
+          { text: text.slice(0, colon + 1), weight: 'bold' },
+          { text: text.slice(colon + 1).trim(), weight: 'regular' },
+        ];
   }),
   ...content.cautions.map((text): Run[] => [{ text, weight: 'bold' }]),
-  ...more.map(({ head, text }): Run[] => [{ text: `${head}:`, weight: 'bold' }, { text, weight: 'regular' }]),
+  ...more.map(({ head, text }): Run[] => [
+    { text: `${head}:`, weight: 'bold' },
+    { text, weight: 'regular' },
+  ]),
   ...(note ? [[{ text: 'More on the session sheet.', weight: 'regular' } as Run]] : []),
 ];
 
@@ -114,15 +122,42 @@ export function drawLabel(content: LabelContent, size: LabelSize, qr: QrModules)
   };
   const name = nameSet();
   const items: DrawItem[] = [{ type: 'mark', kind: content.kind, x: pad, y: pad, size: markSize }];
-  const place = (lines: ReturnType<typeof setText>['lines'], sizePt: number, role: 'name' | 'bestBy' | 'body', indent: (i: number) => number = () => 0): void => {
-    lines.forEach((line, i) => line.runs.forEach((run) => items.push({ type: 'text', x: pad + indent(i) + run.x, y: line.baseline, sizePt, weight: run.weight, text: run.text, role })));
+  const place = (
+    lines: ReturnType<typeof setText>['lines'],
+    sizePt: number,
+    role: 'name' | 'bestBy' | 'body',
+    indent: (i: number) => number = () => 0,
+  ): void => {
+    lines.forEach((line, i) =>
+      line.runs.forEach((run) =>
+        items.push({ type: 'text', x: pad + indent(i) + run.x, y: line.baseline, sizePt, weight: run.weight, text: run.text, role }),
+      ),
+    );
   };
-  place(name.lines.lines, name.pt, 'name', (i) => (i === 0 || (name.lines.lines[i]?.baseline ?? 99) - leadingMm(name.pt) * 0.78 < pad + 5 ? markSize + 1.2 : 0));
+  place(name.lines.lines, name.pt, 'name', (i) =>
+    i === 0 || (name.lines.lines[i]?.baseline ?? 99) - leadingMm(name.pt) * 0.78 < pad + 5 ? markSize + 1.2 : 0,
+  );
 
-  const best = setText([{ text: 'Best by', weight: 'regular' }, { text: content.bestBy.replace(/ /g, '\u00A0'), weight: 'bold' }], bestByPt, Math.max(name.lines.bottom, pad + markSize) + 0.3, widthAt);
+  const best = setText(
+    [
+      { text: 'Best by', weight: 'regular' },
+      { text: content.bestBy.replace(/ /g, '\u00A0'), weight: 'bold' },
+    ],
+    bestByPt,
+    Math.max(name.lines.bottom, pad + markSize) + 0.3,
+    widthAt,
+  );
   place(best.lines, bestByPt, 'bestBy');
   items.push(...qrRects(qr, right, qrTop, module));
-  items.push({ type: 'text', x: right + (qrMm - codeWidth) / 2, y: qrTop + qrMm + leadingMm(codePt) * 0.95, sizePt: codePt, weight: 'bold', text: content.code, role: 'code' });
+  items.push({
+    type: 'text',
+    x: right + (qrMm - codeWidth) / 2,
+    y: qrTop + qrMm + leadingMm(codePt) * 0.95,
+    sizePt: codePt,
+    weight: 'bold',
+    text: content.code,
+    role: 'code',
+  });
 
   const body = (pt: number, more: LabelContent['more'], note: boolean): { lines: ReturnType<typeof setText>['lines']; bottom: number } => {
     const all: ReturnType<typeof setText>['lines'] = [];
@@ -136,11 +171,20 @@ export function drawLabel(content: LabelContent, size: LabelSize, qr: QrModules)
   };
   for (let kept = content.more.length; kept >= 0; kept -= 1) {
     const note = kept < content.more.length;
-    const fitting = bodyPts.map((pt) => ({ pt, set: body(pt, content.more.slice(0, kept), note) })).find(({ set }) => set.bottom <= bottom + 0.2);
+    const fitting = bodyPts
+      .map((pt) => ({ pt, set: body(pt, content.more.slice(0, kept), note) }))
+      .find(({ set }) => set.bottom <= bottom + 0.2);
     if (fitting) {
       place(fitting.set.lines, fitting.pt, 'body');
-      return { ok: true, label: { widthMm: size.widthMm, heightMm: size.heightMm, items, bodyPt: fitting.pt, moved: content.more.slice(kept) } };
+      return {
+        ok: true,
+        label: { widthMm: size.widthMm, heightMm: size.heightMm, items, bodyPt: fitting.pt, moved: content.more.slice(kept) },
+      };
     }
   }
-  return { ok: false, why: 'tooSmall', needed: 'The allergens and cautions of this pack need a larger label, or write the code by hand and keep the session sheet with it.' };
+  return {
+    ok: false,
+    why: 'tooSmall',
+    needed: 'The allergens and cautions of this pack need a larger label, or write the code by hand and keep the session sheet with it.',
+  };
 }

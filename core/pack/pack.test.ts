@@ -3,7 +3,26 @@ import { describe, expect, it } from 'vitest';
 import { materialRows } from '#core/kitchen/data';
 import { reheatRows, thawRows } from './data/index.ts';
 import { testContainer } from './fixtures.ts';
-import { a4Grid21, choosePacks, codeFrom, cubeRounds, cubesThatFit, drawLabel, fillLimitMl, isCode, labelSpots, readCode, reheatText, textWidthMm, thawHours, thicknessMm, type Free, type LabelContent, type PackWish, type QrModules } from './index.ts';
+import {
+  a4Grid21,
+  choosePacks,
+  codeFrom,
+  cubeRounds,
+  cubesThatFit,
+  drawLabel,
+  fillLimitMl,
+  isCode,
+  labelSpots,
+  readCode,
+  reheatText,
+  textWidthMm,
+  thawHours,
+  thicknessMm,
+  type Free,
+  type LabelContent,
+  type PackWish,
+  type QrModules,
+} from './index.ts';
 
 const tub = testContainer;
 
@@ -21,15 +40,26 @@ describe('choosing containers', () => {
     const visit = (i: number, left: number, cost: number[]): void => {
       if (i === sorted.length) {
         const total = [cost[0]!, left, cost[1]!, cost[2]!, cost[3]!];
-        if (!best || total.findIndex((v, k) => v !== best![k]) !== -1 && total[total.findIndex((v, k) => v !== best![k])]! < best[total.findIndex((v, k) => v !== best![k])]!) best = total;
+        if (
+          !best ||
+          (total.findIndex((v, k) => v !== best![k]) !== -1 &&
+            total[total.findIndex((v, k) => v !== best![k])]! < best[total.findIndex((v, k) => v !== best![k])]!)
+        )
+          best = total;
         return;
       }
       const f = sorted[i]!;
       const limit = Math.floor(fillLimitMl(f.container) / wish.portionMl + 1e-9);
       const fill = (n: number, used: number, preferred: number, least: number): void => {
-        visit(i + 1, left - used, [cost[0]! - preferred, cost[1]! + (n > 0 ? 1 : 0), cost[2]! + n, cost[3]! + (f.container.oneUse ? n : 0)]);
+        visit(i + 1, left - used, [
+          cost[0]! - preferred,
+          cost[1]! + (n > 0 ? 1 : 0),
+          cost[2]! + n,
+          cost[3]! + (f.container.oneUse ? n : 0),
+        ]);
         if (n === f.free) return;
-        for (let size = least; size <= limit; size += 1) if (used + size <= left) fill(n + 1, used + size, preferred + (wish.groups.includes(size) ? size : 0), size);
+        for (let size = least; size <= limit; size += 1)
+          if (used + size <= left) fill(n + 1, used + size, preferred + (wish.groups.includes(size) ? size : 0), size);
       };
       fill(0, 0, 0, 1);
     };
@@ -38,51 +68,98 @@ describe('choosing containers', () => {
   }
   it('equals trying every way, for small kitchens', () => {
     const kind = fc.record({ fill: fc.integer({ min: 100, max: 900 }), free: fc.integer({ min: 0, max: 3 }), oneUse: fc.boolean() });
-    fc.assert(fc.property(fc.array(kind, { minLength: 1, maxLength: 3 }), fc.integer({ min: 300, max: 2400 }), fc.subarray([1, 2, 3], { minLength: 1 }), (kinds, yieldMl, groups) => {
-      const frees = kinds.map((k, i) => ({ container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.2, oneUse: k.oneUse }), free: k.free }));
-      const wish = { yieldMl, portionMl: 300, groups };
-      const r = choosePacks(wish, frees);
-      if (!r.ok) return;
-      const g = r.choice.groups;
-      const mine = [0 - g.filter((x) => groups.includes(x.portionsEach)).reduce((s, x) => s + x.packs * x.portionsEach, 0), r.choice.portionsLeft, new Set(g.map((x) => x.container.id)).size, r.choice.packs, g.filter((x) => x.container.oneUse).reduce((s, x) => s + x.packs, 0)];
-      expect(mine).toEqual(brute(wish, frees));
-    }), { numRuns: process.env.TAMBO_THOROUGH ? 400 : 120 });
+    fc.assert(
+      fc.property(
+        fc.array(kind, { minLength: 1, maxLength: 3 }),
+        fc.integer({ min: 300, max: 2400 }),
+        fc.subarray([1, 2, 3], { minLength: 1 }),
+        (kinds, yieldMl, groups) => {
+          const frees = kinds.map((k, i) => ({
+            container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.2, oneUse: k.oneUse }),
+            free: k.free,
+          }));
+          const wish = { yieldMl, portionMl: 300, groups };
+          const r = choosePacks(wish, frees);
+          if (!r.ok) return;
+          const g = r.choice.groups;
+          const mine = [
+            0 - g.filter((x) => groups.includes(x.portionsEach)).reduce((s, x) => s + x.packs * x.portionsEach, 0),
+            r.choice.portionsLeft,
+            new Set(g.map((x) => x.container.id)).size,
+            r.choice.packs,
+            g.filter((x) => x.container.oneUse).reduce((s, x) => s + x.packs, 0),
+          ];
+          expect(mine).toEqual(brute(wish, frees));
+        },
+      ),
+      { numRuns: process.env.TAMBO_THOROUGH ? 400 : 120 },
+    );
   });
   it('never uses more than is free, never overfills, never loses food', () => {
     const kind = fc.record({ fill: fc.integer({ min: 100, max: 3000 }), free: fc.integer({ min: 0, max: 12 }) });
-    fc.assert(fc.property(fc.array(kind, { minLength: 1, maxLength: 6 }), fc.integer({ min: 100, max: 15_000 }), fc.integer({ min: 60, max: 700 }), (kinds, yieldMl, portionMl) => {
-      const frees = kinds.map((k, i) => ({ container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.15 }), free: k.free }));
-      const r = choosePacks({ yieldMl, portionMl, groups: [2, 1] }, frees);
-      if (!r.ok) return;
-      for (const f of frees) expect(r.choice.groups.filter((g) => g.container.id === f.container.id).reduce((s, g) => s + g.packs, 0)).toBeLessThanOrEqual(f.free);
-      for (const g of r.choice.groups) expect(g.mlEach).toBeLessThanOrEqual(fillLimitMl(g.container) + 1e-6);
-      const packed = r.choice.groups.reduce((s, g) => s + g.packs * g.mlEach, 0);
-      expect(packed + r.choice.portionsLeft * portionMl + r.choice.tonightMl).toBeCloseTo(yieldMl, 4);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(kind, { minLength: 1, maxLength: 6 }),
+        fc.integer({ min: 100, max: 15_000 }),
+        fc.integer({ min: 60, max: 700 }),
+        (kinds, yieldMl, portionMl) => {
+          const frees = kinds.map((k, i) => ({ container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.15 }), free: k.free }));
+          const r = choosePacks({ yieldMl, portionMl, groups: [2, 1] }, frees);
+          if (!r.ok) return;
+          for (const f of frees)
+            expect(r.choice.groups.filter((g) => g.container.id === f.container.id).reduce((s, g) => s + g.packs, 0)).toBeLessThanOrEqual(
+              f.free,
+            );
+          for (const g of r.choice.groups) expect(g.mlEach).toBeLessThanOrEqual(fillLimitMl(g.container) + 1e-6);
+          const packed = r.choice.groups.reduce((s, g) => s + g.packs * g.mlEach, 0);
+          expect(packed + r.choice.portionsLeft * portionMl + r.choice.tonightMl).toBeCloseTo(yieldMl, 4);
+        },
+      ),
+    );
   });
   it('packs twos for the couple and one single for what is left', () => {
-    const c = choose({ yieldMl: 17 * 400, portionMl: 400, groups: [2] }, [{ container: tub('small', { brimMl: 500, fillMl: 430 }), free: 8 }, { container: tub('big', { brimMl: 1000, fillMl: 870 }), free: 8 }]);
-    expect(c.groups.map((g) => [g.container.id, g.packs, g.portionsEach])).toEqual([['big', 8, 2], ['small', 1, 1]]);
+    const c = choose({ yieldMl: 17 * 400, portionMl: 400, groups: [2] }, [
+      { container: tub('small', { brimMl: 500, fillMl: 430 }), free: 8 },
+      { container: tub('big', { brimMl: 1000, fillMl: 870 }), free: 8 },
+    ]);
+    expect(c.groups.map((g) => [g.container.id, g.packs, g.portionsEach])).toEqual([
+      ['big', 8, 2],
+      ['small', 1, 1],
+    ]);
     expect(c.portionsLeft).toBe(0);
   });
   it('takes returning tubs before one-use ones', () => {
-    const c = choose({ yieldMl: 1600, portionMl: 400, groups: [1] }, [{ container: tub('a', { oneUse: true }), free: 9 }, { container: tub('b'), free: 9 }]);
+    const c = choose({ yieldMl: 1600, portionMl: 400, groups: [1] }, [
+      { container: tub('a', { oneUse: true }), free: 9 },
+      { container: tub('b'), free: 9 },
+    ]);
     expect(c.groups[0]!.container.id).toBe('b');
   });
-  it('says when a portion is larger than every container, and names the nearest', () => expect(choosePacks({ yieldMl: 3000, portionMl: 1000, groups: [1] }, [{ container: tub('big', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870 }), free: 3 }])).toEqual({ ok: false, why: 'portionTooLarge', portionMl: 1000, nearest: { name: 'Tub 1 L', fillMl: 870 } }));
+  it('says when a portion is larger than every container, and names the nearest', () =>
+    expect(
+      choosePacks({ yieldMl: 3000, portionMl: 1000, groups: [1] }, [
+        { container: tub('big', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870 }), free: 3 },
+      ]),
+    ).toEqual({ ok: false, why: 'portionTooLarge', portionMl: 1000, nearest: { name: 'Tub 1 L', fillMl: 870 } }));
   it('says when nothing is free, and when there is less than a portion', () => {
-    expect(choosePacks({ yieldMl: 3000, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 0 }])).toMatchObject({ why: 'nothingFree' });
-    expect(choosePacks({ yieldMl: 300, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 4 }])).toMatchObject({ why: 'lessThanOne' });
+    expect(choosePacks({ yieldMl: 3000, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 0 }])).toMatchObject({
+      why: 'nothingFree',
+    });
+    expect(choosePacks({ yieldMl: 300, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 4 }])).toMatchObject({
+      why: 'lessThanOne',
+    });
   });
 });
 
 describe('filling', () => {
   it('leaves room for the ice and obeys the reference', () => {
-    fc.assert(fc.property(fc.integer({ min: 50, max: 4000 }), fc.double({ min: 0.5, max: 1, noNaN: true }), (brimMl, share) => {
-      const limit = fillLimitMl({ brimMl, fillMl: brimMl * share });
-      expect(limit).toBeLessThanOrEqual(brimMl * 0.9 + 1e-9);
-      expect(limit).toBeLessThanOrEqual(brimMl * share + 1e-9);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 50, max: 4000 }), fc.double({ min: 0.5, max: 1, noNaN: true }), (brimMl, share) => {
+        const limit = fillLimitMl({ brimMl, fillMl: brimMl * share });
+        expect(limit).toBeLessThanOrEqual(brimMl * 0.9 + 1e-9);
+        expect(limit).toBeLessThanOrEqual(brimMl * share + 1e-9);
+      }),
+    );
   });
   it('fills a 60 ml jar without a fill line to 54: 340 ml make 6 jars and 16 ml', () => {
     const jar = { brimMl: 60, fillMl: 60 };
@@ -90,35 +167,52 @@ describe('filling', () => {
     expect(Math.floor(340 / 54)).toBe(6);
     expect(340 - 6 * 54).toBe(16);
   });
-  it('presses 600 ml over a face of 24 x 25 cm to 1 cm', () => expect(thicknessMm(tub('bag', { shape: 'bag', widthMm: 240, heightMm: 250 / 0.85 }), 600)).toBeCloseTo(10, 5));
+  it('presses 600 ml over a face of 24 x 25 cm to 1 cm', () =>
+    expect(thicknessMm(tub('bag', { shape: 'bag', widthMm: 240, heightMm: 250 / 0.85 }), 600)).toBeCloseTo(10, 5));
   it('stands higher with more in it, and at the brim when full', () => {
-    fc.assert(fc.property(fc.double({ min: 10, max: 490, noNaN: true }), (ml) => { expect(thicknessMm(tub('t'), ml)).toBeLessThan(thicknessMm(tub('t'), ml + 5)); }));
+    fc.assert(
+      fc.property(fc.double({ min: 10, max: 490, noNaN: true }), (ml) => {
+        expect(thicknessMm(tub('t'), ml)).toBeLessThan(thicknessMm(tub('t'), ml + 5));
+      }),
+    );
     expect(thicknessMm(tub('t'), 500)).toBeCloseTo(70, 3);
   });
-  it('makes 105 cubes of 18 ml from 1.9 L in 3 rounds of 3 trays, and keeps what is left', () => expect(cubeRounds(1900, 18, 3, 14)).toMatchObject({ cubes: 105, rounds: 3, leftMl: 10 }));
+  it('makes 105 cubes of 18 ml from 1.9 L in 3 rounds of 3 trays, and keeps what is left', () =>
+    expect(cubeRounds(1900, 18, 3, 14)).toMatchObject({ cubes: 105, rounds: 3, leftMl: 10 }));
   it('420 ml in cubes of 15 are 28', () => expect(cubeRounds(420, 15, 2, 14)).toMatchObject({ cubes: 28, rounds: 1, leftMl: 0 }));
   it('knows how many cubes go loose in a bag', () => expect(cubesThatFit({ brimMl: 1300 }, 30)).toBe(30));
 });
 
 describe('pack codes', () => {
   it('are unlike for unlike numbers and hold their check', () => {
-    fc.assert(fc.property(fc.nat({ max: 31 ** 4 - 1 }), fc.nat({ max: 31 ** 4 - 1 }), (a, b) => {
-      expect(isCode(codeFrom(a))).toBe(true);
-      if (a !== b) expect(codeFrom(a)).not.toBe(codeFrom(b));
-    }));
+    fc.assert(
+      fc.property(fc.nat({ max: 31 ** 4 - 1 }), fc.nat({ max: 31 ** 4 - 1 }), (a, b) => {
+        expect(isCode(codeFrom(a))).toBe(true);
+        if (a !== b) expect(codeFrom(a)).not.toBe(codeFrom(b));
+      }),
+    );
   });
   it('catch every single wrong sign', () => {
-    fc.assert(fc.property(fc.nat({ max: 31 ** 4 - 1 }), fc.nat({ max: 4 }), fc.constantFrom(...'23456789ABCDEFGHJKMNPQRSTUVWXYZ'), (n, at, sign) => {
-      const code = codeFrom(n);
-      if (code[at] !== sign) expect(isCode(code.slice(0, at) + sign + code.slice(at + 1))).toBe(false);
-    }));
+    fc.assert(
+      fc.property(
+        fc.nat({ max: 31 ** 4 - 1 }),
+        fc.nat({ max: 4 }),
+        fc.constantFrom(...'23456789ABCDEFGHJKMNPQRSTUVWXYZ'),
+        (n, at, sign) => {
+          const code = codeFrom(n);
+          if (code[at] !== sign) expect(isCode(code.slice(0, at) + sign + code.slice(at + 1))).toBe(false);
+        },
+      ),
+    );
   });
   it('solve one impossible sign from the check, and offer the known one', () => {
-    fc.assert(fc.property(fc.nat({ max: 31 ** 4 - 1 }), fc.nat({ max: 4 }), fc.constantFrom(...'01ILO'), (n, at, sign) => {
-      const code = codeFrom(n);
-      const read = readCode(code.slice(0, at) + sign + code.slice(at + 1), [code]);
-      expect(read).toMatchObject({ kind: 'solved', code });
-    }));
+    fc.assert(
+      fc.property(fc.nat({ max: 31 ** 4 - 1 }), fc.nat({ max: 4 }), fc.constantFrom(...'01ILO'), (n, at, sign) => {
+        const code = codeFrom(n);
+        const read = readCode(code.slice(0, at) + sign + code.slice(at + 1), [code]);
+        expect(read).toMatchObject({ kind: 'solved', code });
+      }),
+    );
   });
   it('understand small letters and spaces, and list near codes when the check is wrong', () => {
     const code = codeFrom(4711);
@@ -130,42 +224,91 @@ describe('pack codes', () => {
 });
 
 const qr: QrModules = { size: 25, dark: Array.from({ length: 625 }, (_, i) => i % 3 === 0) };
-const content = (over: Partial<LabelContent> = {}): LabelContent => ({ packId: 'p', code: codeFrom(77), kind: 'meal', name: 'Smoky aubergine and chickpea stew', portions: '2 portions, 800 ml, 3 of 10', made: 'Made 28 Nov 2026', bestBy: '28 Feb 2027', allergens: ['Contains: celery', 'Check: chickpeas (read its label)'], cautions: ['Not for Osk (2 g salt)'], more: [{ head: 'Thaw', text: '24 to 48 h in the fridge, eat within 24 h.' }, { head: 'Hob', text: 'from frozen low 25 to 35 min a kilo, lid on, to 75 °C in the middle.' }], ...over });
+const content = (over: Partial<LabelContent> = {}): LabelContent => ({
+  packId: 'p',
+  code: codeFrom(77),
+  kind: 'meal',
+  name: 'Smoky aubergine and chickpea stew',
+  portions: '2 portions, 800 ml, 3 of 10',
+  made: 'Made 28 Nov 2026',
+  bestBy: '28 Feb 2027',
+  allergens: ['Contains: celery', 'Check: chickpeas (read its label)'],
+  cautions: ['Not for Osk (2 g salt)'],
+  more: [
+    { head: 'Thaw', text: '24 to 48 h in the fridge, eat within 24 h.' },
+    { head: 'Hob', text: 'from frozen low 25 to 35 min a kilo, lid on, to 75 °C in the middle.' },
+  ],
+  ...over,
+});
 const size = { widthMm: 63.5, heightMm: 38.1 };
 
 describe('labels', () => {
-  const words = fc.array(fc.string({ unit: fc.constantFrom(...'abcdefghijklmnoprstuvwyzäéřß'), minLength: 1, maxLength: 14 }), { minLength: 1, maxLength: 8 }).map((w) => w.join(' '));
+  const words = fc
+    .array(fc.string({ unit: fc.constantFrom(...'abcdefghijklmnoprstuvwyzäéřß'), minLength: 1, maxLength: 14 }), {
+      minLength: 1,
+      maxLength: 8,
+    })
+    .map((w) => w.join(' '));
   it('keep name and best by large, everything inside, nothing over the code, nothing lost', () => {
-    fc.assert(fc.property(words, fc.array(words, { maxLength: 4 }), fc.array(words, { maxLength: 2 }), (name, more, allergens) => {
-      const c = content({ name, more: more.map((text) => ({ head: 'Pot', text })), allergens: allergens.map((a) => `Contains: ${a}`) });
-      const r = drawLabel(c, size, qr);
-      if (!r.ok) return;
-      const texts = r.label.items.filter((i) => i.type === 'text');
-      for (const t of texts) {
-        expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(size.widthMm - 2 + 0.01);
-        expect(t.y).toBeLessThanOrEqual(size.heightMm - 1.5);
-        if (t.role === 'name') expect(t.sizePt).toBeGreaterThanOrEqual(11);
-        if (t.role === 'bestBy') expect(t.sizePt).toBeGreaterThanOrEqual(10);
-        if (t.role === 'body') expect(t.sizePt >= 6 && t.sizePt <= 8).toBe(true);
-      }
-      const rects = r.label.items.filter((i) => i.type === 'rect');
-      const left = Math.min(...rects.map((x) => x.x)) - 4 * 0.4 + 0.01;
-      const low = Math.max(...rects.map((x) => x.y + x.h));
-      for (const t of texts.filter((x) => x.role !== 'code' && x.y < low)) expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(left);
-      expect(Math.min(...rects.map((x) => x.h))).toBeGreaterThanOrEqual(0.4);
-      const shown = texts.map((t) => t.text).join('').replace(/[\s\u00A0]/g, '');
-      for (const whole of [name, ...c.allergens, c.portions, ...c.more.slice(0, c.more.length - r.label.moved.length).map((m) => m.text)]) expect(shown).toContain(whole.replace(/\s/g, ''));
-    }));
+    fc.assert(
+      fc.property(words, fc.array(words, { maxLength: 4 }), fc.array(words, { maxLength: 2 }), (name, more, allergens) => {
+        const c = content({ name, more: more.map((text) => ({ head: 'Pot', text })), allergens: allergens.map((a) => `Contains: ${a}`) });
+        const r = drawLabel(c, size, qr);
+        if (!r.ok) return;
+        const texts = r.label.items.filter((i) => i.type === 'text');
+        for (const t of texts) {
+          expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(size.widthMm - 2 + 0.01);
+          expect(t.y).toBeLessThanOrEqual(size.heightMm - 1.5);
+          if (t.role === 'name') expect(t.sizePt).toBeGreaterThanOrEqual(11);
+          if (t.role === 'bestBy') expect(t.sizePt).toBeGreaterThanOrEqual(10);
+          if (t.role === 'body') expect(t.sizePt >= 6 && t.sizePt <= 8).toBe(true);
+        }
+        const rects = r.label.items.filter((i) => i.type === 'rect');
+        const left = Math.min(...rects.map((x) => x.x)) - 4 * 0.4 + 0.01;
+        const low = Math.max(...rects.map((x) => x.y + x.h));
+        for (const t of texts.filter((x) => x.role !== 'code' && x.y < low))
+          expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(left);
+        expect(Math.min(...rects.map((x) => x.h))).toBeGreaterThanOrEqual(0.4);
+        const shown = texts
+          .map((t) => t.text)
+          .join('')
+          .replace(/[\s\u00A0]/g, '');
+        for (const whole of [name, ...c.allergens, c.portions, ...c.more.slice(0, c.more.length - r.label.moved.length).map((m) => m.text)])
+          expect(shown).toContain(whole.replace(/\s/g, ''));
+      }),
+    );
   });
   it('says where the rest went', () => {
-    const r = drawLabel(content({ more: Array.from({ length: 9 }, (_, i) => ({ head: `Way ${i}`, text: 'cover, heat slowly and stir now and then until it is hot right through, then rest it' })) }), size, qr);
+    const r = drawLabel(
+      content({
+        more: Array.from({ length: 9 }, (_, i) => ({
+          head: `Way ${i}`,
+          text: 'cover, heat slowly and stir now and then until it is hot right through, then rest it',
+        })),
+      }),
+      size,
+      qr,
+    );
     expect(r.ok && r.label.moved.length).toBeGreaterThan(0);
     expect(r.ok && r.label.items.some((i) => i.type === 'text' && i.text.includes('session sheet'))).toBe(true);
   });
-  it('refuses rather than clip allergens', () => expect(drawLabel(content({ allergens: Array.from({ length: 12 }, () => 'Contains: a long list of many things that nobody can read at this size any more') }), size, qr)).toMatchObject({ ok: false, why: 'tooSmall' }));
+  it('refuses rather than clip allergens', () =>
+    expect(
+      drawLabel(
+        content({
+          allergens: Array.from({ length: 12 }, () => 'Contains: a long list of many things that nobody can read at this size any more'),
+        }),
+        size,
+        qr,
+      ),
+    ).toMatchObject({ ok: false, why: 'tooSmall' }));
   it('stand on the sheet to a tenth of a millimetre, from any label on', () => {
     expect(labelSpots(1, 1, a4Grid21)[0]).toEqual({ page: 0, cell: 1, x: 7.2, y: 15.15 });
-    expect(labelSpots(3, 21, a4Grid21)).toMatchObject([{ page: 0, cell: 21 }, { page: 1, cell: 1 }, { page: 1, cell: 2 }]);
+    expect(labelSpots(3, 21, a4Grid21)).toMatchObject([
+      { page: 0, cell: 21 },
+      { page: 1, cell: 1 },
+      { page: 1, cell: 2 },
+    ]);
     expect(labelSpots(1, 6, a4Grid21)[0]).toMatchObject({ x: 7.2 + 2 * 66, y: 15.15 + 38.1 });
     const g = a4Grid21;
     expect(g.marginMm.left * 2 + g.columns * g.labelMm.w + (g.columns - 1) * g.gapMm.x).toBeCloseTo(g.pageMm.w, 0);
@@ -176,7 +319,10 @@ describe('labels', () => {
 
 describe('reheating text', () => {
   const materials = new Map(materialRows.map((r) => [r.id, r]));
-  const kitchen = [{ kind: 'hob' as const, count: 4 }, { kind: 'microwave' as const, count: 1 }];
+  const kitchen = [
+    { kind: 'hob' as const, count: 4 },
+    { kind: 'microwave' as const, count: 1 },
+  ];
   it('says it for this container and what the household has', () => {
     const text = reheatText(reheatRows, ['rt_stew_hob_f', 'rt_stew_oven_f', 'rt_stew_mw_t'], tub('t'), kitchen, materials, 'GB');
     expect(text).toHaveLength(2);
@@ -184,6 +330,17 @@ describe('reheating text', () => {
     expect(text[0]).toContain('75\u00A0°C');
     expect(reheatText(reheatRows, ['rt_stew_hob_f'], undefined, kitchen, materials, 'US')[0]).toContain('74\u00A0°C');
   });
-  it('takes thaw hours from the nearest shape and thickness', () => expect(thawHours(thawRows, tub('t', { heightMm: 62 }), 480, false)).toMatchObject({ low: 18, high: 30, rowId: 't_tub500' }));
-  it('never calls a method the household cannot do', () => expect(reheatText(reheatRows, reheatRows.map((r) => r.id), tub('t'), [], materials, 'GB')).toEqual([]));
+  it('takes thaw hours from the nearest shape and thickness', () =>
+    expect(thawHours(thawRows, tub('t', { heightMm: 62 }), 480, false)).toMatchObject({ low: 18, high: 30, rowId: 't_tub500' }));
+  it('never calls a method the household cannot do', () =>
+    expect(
+      reheatText(
+        reheatRows,
+        reheatRows.map((r) => r.id),
+        tub('t'),
+        [],
+        materials,
+        'GB',
+      ),
+    ).toEqual([]));
 });

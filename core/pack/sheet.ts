@@ -11,7 +11,16 @@ export interface LabelGrid {
 }
 
 /** A4, 3 x 7 of 63.5 x 38.1 mm. */
-export const a4Grid21: LabelGrid = { id: 'a4-21', name: 'A4, 3 x 7 of 63.5 x 38.1 mm', pageMm: { w: 210, h: 297 }, labelMm: { w: 63.5, h: 38.1 }, columns: 3, rows: 7, marginMm: { top: 15.15, left: 7.2 }, gapMm: { x: 2.5, y: 0 } };
+export const a4Grid21: LabelGrid = {
+  id: 'a4-21',
+  name: 'A4, 3 x 7 of 63.5 x 38.1 mm',
+  pageMm: { w: 210, h: 297 },
+  labelMm: { w: 63.5, h: 38.1 },
+  columns: 3,
+  rows: 7,
+  marginMm: { top: 15.15, left: 7.2 },
+  gapMm: { x: 2.5, y: 0 },
+};
 
 export interface LabelSpot {
   page: number;
@@ -28,7 +37,8 @@ export interface LabelSpot {
  */
 export function labelSpots(count: number, start: number, grid: LabelGrid): LabelSpot[] {
   const perPage = grid.columns * grid.rows;
-  if (!Number.isInteger(start) || start < 1 || start > perPage) throw new RangeError(`labelSpots: expected a first label from 1 to ${perPage}, got ${start}`);
+  if (!Number.isInteger(start) || start < 1 || start > perPage)
+    throw new RangeError(`labelSpots: expected a first label from 1 to ${perPage}, got ${start}`);
   return Array.from({ length: count }, (_, i) => {
     const at = start - 1 + i;
     const cell = at % perPage;

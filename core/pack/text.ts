@@ -43,7 +43,12 @@ function pieces(word: string, widthMm: number, sizePt: number, weight: Weight): 
  * Sets runs of text into lines; `widthAt` gives the width free at a height, so that text can flow round the code.
  * Law: no line is wider than what is free there, and no sign of the text is lost.
  */
-export function setText(runs: readonly Run[], sizePt: number, top: number, widthAt: (y: number) => number): { lines: SetLine[]; bottom: number } {
+export function setText(
+  runs: readonly Run[],
+  sizePt: number,
+  top: number,
+  widthAt: (y: number) => number,
+): { lines: SetLine[]; bottom: number } {
   const lead = leadingMm(sizePt);
   const lines: SetLine[] = [];
   let current: SetLine['runs'] = [];
@@ -59,7 +64,9 @@ export function setText(runs: readonly Run[], sizePt: number, top: number, width
     const words = run.text.split(/ +/).filter(Boolean);
     for (const word of words) {
       const width = widthAt(y);
-      for (const piece of textWidthMm(word, sizePt, run.weight) > width ? pieces(word, Math.max(5, Math.min(width, widthAt(y + lead))), sizePt, run.weight) : [word]) {
+      for (const piece of textWidthMm(word, sizePt, run.weight) > width
+        ? pieces(word, Math.max(5, Math.min(width, widthAt(y + lead))), sizePt, run.weight)
+        : [word]) {
         const w = textWidthMm(piece, sizePt, run.weight);
         const space = x > 0 ? textWidthMm(' ', sizePt, run.weight) : 0;
         if (x > 0 && x + space + w > widthAt(y) + 1e-9) close();

@@ -48,10 +48,13 @@ const notDeclared = new Set(['al_coconut']);
  */
 export function allergenLines(summary: AllergenSummary, names: ReadonlyMap<string, string>): string[] {
   const declared = summary.contains.filter((c) => !notDeclared.has(c));
-  const said = unique(declared.includes('al_wheat') ? declared.filter((c) => c !== 'al_gluten') : declared).map((c) => (c === 'al_wheat' ? 'gluten (wheat)' : (names.get(c) ?? c)));
+  const said = unique(declared.includes('al_wheat') ? declared.filter((c) => c !== 'al_gluten') : declared).map((c) =>
+    c === 'al_wheat' ? 'gluten (wheat)' : (names.get(c) ?? c),
+  );
   const lines: string[] = [];
   if (said.length > 0) lines.push(`Contains: ${said.join(', ')}`);
-  if (summary.check.length > 0) lines.push(`Check: ${summary.check.map((c) => c.name).join(', ')} (read ${summary.check.length === 1 ? 'its label' : 'their labels'})`);
+  if (summary.check.length > 0)
+    lines.push(`Check: ${summary.check.map((c) => c.name).join(', ')} (read ${summary.check.length === 1 ? 'its label' : 'their labels'})`);
   if (summary.unmatched.length > 0) lines.push(`Allergens not checked: ${summary.unmatched.join(', ')}`);
   return lines.length > 0 ? lines : ['none of the 14 declared allergens'];
 }

@@ -10,7 +10,14 @@ export type RecipeGap =
   | { gap: 'unconfirmed'; what: 'kind' | 'yield' };
 
 /** Foods that steps pour in without their being listed; water from the tap is never missed. */
-const often: readonly [RegExp, string][] = [[/\boil\b/i, 'oil'], [/\bbutter\b/i, 'butter'], [/\bsalt\b/i, 'salt'], [/\bstock\b/i, 'stock'], [/\bmilk\b/i, 'milk'], [/\bflour\b/i, 'flour']];
+const often: readonly [RegExp, string][] = [
+  [/\boil\b/i, 'oil'],
+  [/\bbutter\b/i, 'butter'],
+  [/\bsalt\b/i, 'salt'],
+  [/\bstock\b/i, 'stock'],
+  [/\bmilk\b/i, 'milk'],
+  [/\bflour\b/i, 'flour'],
+];
 
 /**
  * What is listed and never used, named in a step and not listed, used more than once over, unknown, or not confirmed yet.
@@ -19,14 +26,18 @@ const often: readonly [RegExp, string][] = [[/\boil\b/i, 'oil'], [/\bbutter\b/i,
 export function recipeGaps(revision: Revision): RecipeGap[] {
   const gaps: RecipeGap[] = [];
   for (const line of revision.lines.filter((l) => l.moment === 'batch')) {
-    const total = revision.steps.flatMap((s) => s.uses).filter((u) => u.lineId === line.id).reduce((sum, u) => sum + u.share, 0);
+    const total = revision.steps
+      .flatMap((s) => s.uses)
+      .filter((u) => u.lineId === line.id)
+      .reduce((sum, u) => sum + u.share, 0);
     if (total === 0 && revision.steps.length > 0) gaps.push({ gap: 'neverUsed', lineId: line.id, name: line.name });
     if (total > 1 + 1e-9) gaps.push({ gap: 'sharesOver', lineId: line.id, name: line.name, total });
     if (line.item.type === 'unmatched') gaps.push({ gap: 'unmatched', lineId: line.id, name: line.name });
   }
   const listed = revision.lines.map((l) => l.name).join(' ');
   for (const step of revision.steps) {
-    for (const [pattern, name] of often) if (pattern.test(step.text) && !pattern.test(listed)) gaps.push({ gap: 'notListed', stepId: step.id, name });
+    for (const [pattern, name] of often)
+      if (pattern.test(step.text) && !pattern.test(listed)) gaps.push({ gap: 'notListed', stepId: step.id, name });
   }
   if (!revision.density) gaps.push({ gap: 'noDensity' });
   for (const what of ['kind', 'yield'] as const) if (!revision.confirmed.includes(what)) gaps.push({ gap: 'unconfirmed', what });
@@ -34,4 +45,5 @@ export function recipeGaps(revision: Revision): RecipeGap[] {
 }
 
 /** Whether a recipe may be planned: kind and yield confirmed, and something to cook. */
-export const canPlan = (revision: Revision): boolean => revision.confirmed.includes('kind') && revision.confirmed.includes('yield') && revision.lines.length > 0;
+export const canPlan = (revision: Revision): boolean =>
+  revision.confirmed.includes('kind') && revision.confirmed.includes('yield') && revision.lines.length > 0;

@@ -33,9 +33,25 @@ const storageWords: readonly [RegExp, string][] = [
   [/\b(curry|coconut)\b/i, 'curry'],
   [/\b(gratin|bake|casserole)\b/i, 'casserole_baked'],
 ];
-const storageByKind: Readonly<Record<Kind, string>> = { meal: 'stew_meat', kit: 'stewmeat_raw', base: 'tomato_sauce', puree: 'pu_home', broth: 'broth', aromatic: 'base_sweated', dried: 'veg_dried', bread: 'bread' };
+const storageByKind: Readonly<Record<Kind, string>> = {
+  meal: 'stew_meat',
+  kit: 'stewmeat_raw',
+  base: 'tomato_sauce',
+  puree: 'pu_home',
+  broth: 'broth',
+  aromatic: 'base_sweated',
+  dried: 'veg_dried',
+  bread: 'bread',
+};
 const servingByKind: Readonly<Record<Kind, Revision['serving']>> = {
-  meal: { amount: 400, unit: 'g' }, kit: { amount: 400, unit: 'g' }, base: { amount: 150, unit: 'ml' }, puree: { amount: 30, unit: 'ml' }, broth: { amount: 500, unit: 'ml' }, aromatic: { amount: 15, unit: 'ml' }, dried: { amount: 50, unit: 'g' }, bread: { amount: 70, unit: 'g' },
+  meal: { amount: 400, unit: 'g' },
+  kit: { amount: 400, unit: 'g' },
+  base: { amount: 150, unit: 'ml' },
+  puree: { amount: 30, unit: 'ml' },
+  broth: { amount: 500, unit: 'ml' },
+  aromatic: { amount: 15, unit: 'ml' },
+  dried: { amount: 50, unit: 'g' },
+  bread: { amount: 70, unit: 'g' },
 };
 
 const firstOf = <T>(words: readonly [RegExp, T][], text: string): T | undefined => words.find(([pattern]) => pattern.test(text))?.[1];
@@ -62,7 +78,12 @@ function hazardsOf(text: string): Step['hazards'] {
 function usesOf(text: string, lines: readonly Line[], used: Map<string, boolean>): Step['uses'] {
   const low = text.toLowerCase();
   return lines
-    .filter((line) => line.name.toLowerCase().split(/\s+/).some((word) => word.length > 3 && low.includes(word.replace(/(?:oes|es|s)$/, ''))))
+    .filter((line) =>
+      line.name
+        .toLowerCase()
+        .split(/\s+/)
+        .some((word) => word.length > 3 && low.includes(word.replace(/(?:oes|es|s)$/, ''))),
+    )
     .filter((line) => {
       if (used.has(line.id)) return false;
       used.set(line.id, true);
@@ -85,7 +106,12 @@ export function draftRecipe(file: FileRecipe, finder: IngredientFinder, ids: () 
       continue;
     }
     const found = finder.match(read.name) ?? finder.match(written);
-    const scaling: Line['scaling'] = read.toTaste || read.unit === 'pinch' ? { rule: 'toTaste' } : read.unit === 'piece' && Number.isInteger(toNumber(read.amount ?? '1')) && /egg|bay/i.test(read.name) ? { rule: 'whole' } : { rule: 'proportional' };
+    const scaling: Line['scaling'] =
+      read.toTaste || read.unit === 'pinch'
+        ? { rule: 'toTaste' }
+        : read.unit === 'piece' && Number.isInteger(toNumber(read.amount ?? '1')) && /egg|bay/i.test(read.name)
+          ? { rule: 'whole' }
+          : { rule: 'proportional' };
     lines.push({
       id: ids(),
       written: written.slice(0, 400),

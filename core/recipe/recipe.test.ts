@@ -4,7 +4,17 @@ import type { Eater } from '#core/contract';
 import { ingredientFinder, times, toNumber } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
 import { testLine, testRevision } from './fixtures.ts';
-import { addedSaltG, allergenLines, allergenSummary, allergenWarnings, canPlan, draftRecipe, finished, recipeGaps, scaleRecipe } from './index.ts';
+import {
+  addedSaltG,
+  allergenLines,
+  allergenSummary,
+  allergenWarnings,
+  canPlan,
+  draftRecipe,
+  finished,
+  recipeGaps,
+  scaleRecipe,
+} from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const options = { finder, scaleStepG: 1 };
@@ -16,56 +26,99 @@ const scale = (portions: number, revision = testRevision()) => {
 
 describe('scaling to portions', () => {
   it('grows proportional lines exactly by the factor', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 8000 }), (quarters) => {
-      const s = scale(quarters / 4);
-      expect(s.lines[0]!.exact!.amount).toBe(times('450', s.factor));
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 8000 }), (quarters) => {
+        const s = scale(quarters / 4);
+        expect(s.lines[0]!.exact!.amount).toBe(times('450', s.factor));
+      }),
+    );
   });
   it('is itself at the written size', () => expect(scale(6).lines[0]!.exact!.amount).toBe('450'));
   it('starts seasoning lower and never above its proportion', () => {
-    fc.assert(fc.property(fc.integer({ min: 7, max: 2000 }), (n) => {
-      const line = scale(n).lines[1]!;
-      const f = n / 6;
-      expect(toNumber(line.exact!.amount)).toBeLessThanOrEqual(2 * f + 1e-9);
-      expect(toNumber(line.exact!.amount)).toBeCloseTo(2 * Math.min(f, f ** 0.8), 5);
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 7, max: 2000 }), (n) => {
+        const line = scale(n).lines[1]!;
+        const f = n / 6;
+        expect(toNumber(line.exact!.amount)).toBeLessThanOrEqual(2 * f + 1e-9);
+        expect(toNumber(line.exact!.amount)).toBeCloseTo(2 * Math.min(f, f ** 0.8), 5);
+      }),
+    );
   });
   it('counts whole pieces', () => expect(scale(17).lines[2]!.out).toBe('6'));
   it('holds a ratio to the rest and to the total', () => {
-    const salted = (of: 'rest' | 'total') => testRevision({ lines: [testLine('veg'), testLine('salt', { name: 'fine salt', item: { type: 'ingredient', id: 'salt_table' }, unit: 'g', scaling: { rule: 'ratio', percent: 10, of, lines: ['veg'] } })] });
-    fc.assert(fc.property(fc.integer({ min: 1, max: 200 }), (n) => {
-      const rest = scale(n, salted('rest'));
-      expect(rest.lines[1]!.massG! / rest.lines[0]!.massG!).toBeCloseTo(0.1, 3);
-      const total = scale(n, salted('total'));
-      expect(total.lines[1]!.massG! / (total.lines[1]!.massG! + total.lines[0]!.massG!)).toBeCloseTo(0.1, 3);
-    }));
+    const salted = (of: 'rest' | 'total') =>
+      testRevision({
+        lines: [
+          testLine('veg'),
+          testLine('salt', {
+            name: 'fine salt',
+            item: { type: 'ingredient', id: 'salt_table' },
+            unit: 'g',
+            scaling: { rule: 'ratio', percent: 10, of, lines: ['veg'] },
+          }),
+        ],
+      });
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 200 }), (n) => {
+        const rest = scale(n, salted('rest'));
+        expect(rest.lines[1]!.massG! / rest.lines[0]!.massG!).toBeCloseTo(0.1, 3);
+        const total = scale(n, salted('total'));
+        expect(total.lines[1]!.massG! / (total.lines[1]!.massG! + total.lines[0]!.massG!)).toBeCloseTo(0.1, 3);
+      }),
+    );
   });
-  it.each([[0, 'zero'], [-3, 'negative'], [20_000, 'tooMany'], [NaN, 'zero']])('refuses %d portions with a reason', (n, why) => expect(scaleRecipe(testRevision(), n, options)).toMatchObject({ ok: false, why, allowed: expect.stringContaining('portions') as string }));
+  it.each([
+    [0, 'zero'],
+    [-3, 'negative'],
+    [20_000, 'tooMany'],
+    [NaN, 'zero'],
+  ])('refuses %d portions with a reason', (n, why) =>
+    expect(scaleRecipe(testRevision(), n, options)).toMatchObject({
+      ok: false,
+      why,
+      allowed: expect.stringContaining('portions') as string,
+    }),
+  );
   it('gives volume and weight of what comes out', () => {
     expect(finished(testRevision(), 10)).toEqual({ ml: 4000, g: 4200 });
     expect(finished({ serving: { amount: 350, unit: 'g' } }, 2)).toEqual({ g: 700 });
   });
 });
 
-const names = new Map([['al_milk', 'milk'], ['al_gluten', 'gluten'], ['al_wheat', 'wheat'], ['al_celery', 'celery']]);
+const names = new Map([
+  ['al_milk', 'milk'],
+  ['al_gluten', 'gluten'],
+  ['al_wheat', 'wheat'],
+  ['al_celery', 'celery'],
+]);
 const of = (...ids: string[]) => ids.map((id) => testLine(id, { name: id, item: { type: 'ingredient', id } }));
 
 describe('allergens', () => {
   it('says none only when every line is known, plain or read, and free', () => {
     expect(allergenLines(allergenSummary(of('onion', 'carrot'), finder), names)).toEqual(['none of the 14 declared allergens']);
     expect(allergenLines(allergenSummary(of('onion', 'sausage'), finder), names).join()).not.toContain('none of');
-    expect(allergenLines(allergenSummary([testLine('x', { item: { type: 'unmatched' }, name: 'galangal' })], finder), names)).toEqual(['Allergens not checked: galangal']);
+    expect(allergenLines(allergenSummary([testLine('x', { item: { type: 'unmatched' }, name: 'galangal' })], finder), names)).toEqual([
+      'Allergens not checked: galangal',
+    ]);
   });
   it('never says none for a random set that holds something unread or unknown', () => {
-    fc.assert(fc.property(fc.subarray([...ingredientRows.keys()], { minLength: 1, maxLength: 6 }), (picks) => {
-      const rows = picks.map((i) => ingredientRows[i]!);
-      const text = allergenLines(allergenSummary(of(...rows.map((r) => r.id)), finder), names).join();
-      const free = rows.every((r) => r.allergenCheck === 'plain' && r.contains.filter((c) => c !== 'al_coconut').length === 0);
-      expect(text.includes('none of the 14')).toBe(free);
-    }));
+    fc.assert(
+      fc.property(fc.subarray([...ingredientRows.keys()], { minLength: 1, maxLength: 6 }), (picks) => {
+        const rows = picks.map((i) => ingredientRows[i]!);
+        const text = allergenLines(allergenSummary(of(...rows.map((r) => r.id)), finder), names).join();
+        const free = rows.every((r) => r.allergenCheck === 'plain' && r.contains.filter((c) => c !== 'al_coconut').length === 0);
+        expect(text.includes('none of the 14')).toBe(free);
+      }),
+    );
   });
   it('lets an answer replace what a pack may hold', () => {
-    const lines = [testLine('s', { name: 'sausage', item: { type: 'ingredient', id: 'sausage' }, allergens: { contains: ['al_wheat', 'al_gluten'], checked: true } })];
+    const lines = [
+      testLine('s', {
+        name: 'sausage',
+        item: { type: 'ingredient', id: 'sausage' },
+        allergens: { contains: ['al_wheat', 'al_gluten'], checked: true },
+      }),
+    ];
     const s = allergenSummary(lines, finder);
     expect(s.check).toEqual([]);
     expect(allergenLines(s, names)[0]).toContain('gluten (wheat)');
@@ -76,17 +129,32 @@ describe('allergens', () => {
     expect(allergenSummary(draw, finder).unmatched).toEqual(['celery base']);
   });
   it('warns by name where an eater of the house has the allergy', () => {
-    const eater = { id: 'e', name: 'Osk', stage: 'elder', appetite: 1, allergens: ['al_milk', 'al_mustard'], needs: [], presence: { weekly: {}, away: [], exceptions: [] } } satisfies Eater;
+    const eater = {
+      id: 'e',
+      name: 'Osk',
+      stage: 'elder',
+      appetite: 1,
+      allergens: ['al_milk', 'al_mustard'],
+      needs: [],
+      presence: { weekly: {}, away: [], exceptions: [] },
+    } satisfies Eater;
     const w = allergenWarnings({ contains: ['al_milk'], check: [{ name: 'sausage', mayHold: ['al_mustard'] }], unmatched: [] }, [eater]);
-    expect(w).toEqual([{ eaterId: 'e', name: 'Osk', codes: ['al_milk'], certain: true }, { eaterId: 'e', name: 'Osk', codes: ['al_mustard'], certain: false }]);
+    expect(w).toEqual([
+      { eaterId: 'e', name: 'Osk', codes: ['al_milk'], certain: true },
+      { eaterId: 'e', name: 'Osk', codes: ['al_mustard'], certain: false },
+    ]);
   });
-  it('adds up the salt a cook puts in', () => expect(addedSaltG([{ line: testLine('s', { item: { type: 'ingredient', id: 'salt_table' } }), massG: 12 }], 6)).toBe(2));
+  it('adds up the salt a cook puts in', () =>
+    expect(addedSaltG([{ line: testLine('s', { item: { type: 'ingredient', id: 'salt_table' } }), massG: 12 }], 6)).toBe(2));
 });
 
 describe('completeness', () => {
   it('finds nothing to say of a complete recipe', () => expect(recipeGaps(testRevision())).toEqual([]));
   it('names what is listed and never used, and what is used and not listed', () => {
-    const r = testRevision({ lines: [...testRevision().lines, testLine('leek', { name: 'leek' })], steps: testRevision().steps.map((s) => (s.id === 's1' ? { ...s, text: 'Sweat the onion in butter.' } : s)) });
+    const r = testRevision({
+      lines: [...testRevision().lines, testLine('leek', { name: 'leek' })],
+      steps: testRevision().steps.map((s) => (s.id === 's1' ? { ...s, text: 'Sweat the onion in butter.' } : s)),
+    });
     expect(recipeGaps(r).map((g) => g.gap)).toEqual(['neverUsed', 'notListed']);
   });
   it('plans only what is confirmed', () => {
@@ -97,7 +165,22 @@ describe('completeness', () => {
 
 describe('a draft from a file', () => {
   let n = 0;
-  const draft = draftRecipe({ name: 'Leek and potato soup', lines: ['For the pot:', '3 leeks, sliced', '500 g potatoes, diced', '1 l stock', '2 tbsp moon dust', 'Salt to taste'], steps: [{ text: 'Soften the leeks in a pan for 10 minutes.' }, { text: 'Add potatoes and stock, simmer for 20 minutes.' }, { text: 'Blend until smooth.' }], servings: 4, tags: [], notUnderstood: [] }, finder, () => `x${(n += 1)}`);
+  const draft = draftRecipe(
+    {
+      name: 'Leek and potato soup',
+      lines: ['For the pot:', '3 leeks, sliced', '500 g potatoes, diced', '1 l stock', '2 tbsp moon dust', 'Salt to taste'],
+      steps: [
+        { text: 'Soften the leeks in a pan for 10 minutes.' },
+        { text: 'Add potatoes and stock, simmer for 20 minutes.' },
+        { text: 'Blend until smooth.' },
+      ],
+      servings: 4,
+      tags: [],
+      notUnderstood: [],
+    },
+    finder,
+    () => `x${(n += 1)}`,
+  );
   it('matches what it knows and keeps what it does not', () => {
     expect(draft.revision.lines).toHaveLength(5);
     expect(draft.unmatched).toHaveLength(1);

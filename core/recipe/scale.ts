@@ -1,5 +1,24 @@
 import type { Line, Revision, Unit } from '#core/contract';
-import { convert, fromNumber, gramsOf, inBase, measure, over, plus, quarterSpoons, sayMass, sayPortions, sayVolume, times, toNumber, unitFacts, wholePieces, type Because, type IngredientFinder, type Rational } from '#core/kitchen';
+import {
+  convert,
+  fromNumber,
+  gramsOf,
+  inBase,
+  measure,
+  over,
+  plus,
+  quarterSpoons,
+  sayMass,
+  sayPortions,
+  sayVolume,
+  times,
+  toNumber,
+  unitFacts,
+  wholePieces,
+  type Because,
+  type IngredientFinder,
+  type Rational,
+} from '#core/kitchen';
 
 /** One line of a recipe at a new size. */
 export interface ScaledLine {
@@ -53,7 +72,12 @@ function grown(line: Line, factor: Rational): { amount: Rational | undefined; be
       return { amount: line.amount, because: [{ code: 'fixed' }] };
     case 'toTaste': {
       const f = toNumber(factor);
-      return f <= 1 ? { amount: inProportion, because: [{ code: 'toTaste' }] } : { amount: times(line.amount, fromNumber(f ** 0.8)), because: [{ code: 'toTasteFrom', params: { upTo: toNumber(inProportion) } }] };
+      return f <= 1
+        ? { amount: inProportion, because: [{ code: 'toTaste' }] }
+        : {
+            amount: times(line.amount, fromNumber(f ** 0.8)),
+            because: [{ code: 'toTasteFrom', params: { upTo: toNumber(inProportion) } }],
+          };
     }
     case 'perVessel':
     case 'cover':
@@ -65,15 +89,23 @@ function grown(line: Line, factor: Rational): { amount: Rational | undefined; be
 
 /** Cups to the quarter or third when that is near enough. */
 function cups(count: number): string | undefined {
-  const best = [0.25, 1 / 3].map((step) => Math.round(count / step) * step).toSorted((a, b) => Math.abs(a - count) - Math.abs(b - count))[0] ?? 0;
+  const best =
+    [0.25, 1 / 3].map((step) => Math.round(count / step) * step).toSorted((a, b) => Math.abs(a - count) - Math.abs(b - count))[0] ?? 0;
   if (best <= 0 || Math.abs(best - count) / count > usualCap) return undefined;
   const whole = Math.floor(best + 1e-9);
   const third = Math.round((best - whole) * 3);
-  const text = Math.abs((best - whole) * 4 - Math.round((best - whole) * 4)) < 1e-6 ? sayPortions(best) : `${whole === 0 ? '' : whole}${third === 1 ? '⅓' : '⅔'}`;
+  const text =
+    Math.abs((best - whole) * 4 - Math.round((best - whole) * 4)) < 1e-6
+      ? sayPortions(best)
+      : `${whole === 0 ? '' : whole}${third === 1 ? '⅓' : '⅔'}`;
   return text;
 }
 
-function measuredOut(line: Line, exact: { amount: Rational; unit: Unit }, scaleStepG: number): { out: string; error: number; because: Because[] } {
+function measuredOut(
+  line: Line,
+  exact: { amount: Rational; unit: Unit },
+  scaleStepG: number,
+): { out: string; error: number; because: Because[] } {
   const fact = unitFacts[exact.unit];
   const n = toNumber(exact.amount);
   const cap = line.scaling.rule === 'ratio' || leaveners.test(line.name) ? tightCap : usualCap;
@@ -85,11 +117,16 @@ function measuredOut(line: Line, exact: { amount: Rational; unit: Unit }, scaleS
     const quarters = Math.max(0.25, Math.round(n * 4) / 4);
     return { out: sayPortions(n >= 10 ? Math.round(n) : quarters), error: ((n >= 10 ? Math.round(n) : quarters) - n) / n, because: [] };
   }
-  if (exact.unit === 'pinch') return { out: `${Math.max(1, Math.round(n))} ${Math.round(n) > 1 ? 'pinches' : 'pinch'}`, error: 0, because: [] };
+  if (exact.unit === 'pinch')
+    return { out: `${Math.max(1, Math.round(n))} ${Math.round(n) > 1 ? 'pinches' : 'pinch'}`, error: 0, because: [] };
   const base = inBase(exact)?.value ?? 0;
   if (fact.dimension === 'mass') {
     const m = measure(base, cap, scaleStepG);
-    return { out: m.tooSmallToWeigh ? 'a pinch' : sayMass(m.value), error: m.error, because: m.tooSmallToWeigh ? [{ code: 'belowScale', params: { stepG: scaleStepG } }] : [] };
+    return {
+      out: m.tooSmallToWeigh ? 'a pinch' : sayMass(m.value),
+      error: m.error,
+      because: m.tooSmallToWeigh ? [{ code: 'belowScale', params: { stepG: scaleStepG } }] : [],
+    };
   }
   const spoon = exact.unit === 'tsp' || exact.unit === 'usTsp' || exact.unit === 'tbsp' || exact.unit === 'usTbsp';
   if (spoon && base <= 60) {
@@ -136,10 +173,26 @@ export function scaleRecipe(revision: Revision, portions: number, options: { fin
     const { amount, because } = grown(line, factor);
     const exact = amount !== undefined && line.unit ? { amount, unit: line.unit } : undefined;
     const row = line.item.type === 'ingredient' ? options.finder.byId(line.item.id) : undefined;
-    const mass = row ? gramsOf(exact, row, line.form) : exact && inBase(exact)?.dimension === 'mass' ? ({ ok: true, massG: inBase(exact)?.value ?? 0, by: 'weight' } as const) : undefined;
-    const edible = mass?.ok && mass.by === 'piece' && row?.ediblePct !== undefined ? (mass.massG * row.ediblePct) / 100 : mass?.ok ? mass.massG : undefined;
+    const mass = row
+      ? gramsOf(exact, row, line.form)
+      : exact && inBase(exact)?.dimension === 'mass'
+        ? ({ ok: true, massG: inBase(exact)?.value ?? 0, by: 'weight' } as const)
+        : undefined;
+    const edible =
+      mass?.ok && mass.by === 'piece' && row?.ediblePct !== undefined
+        ? (mass.massG * row.ediblePct) / 100
+        : mass?.ok
+          ? mass.massG
+          : undefined;
     if (edible !== undefined) masses.set(line.id, edible);
-    const why: Because[] = mass?.ok && mass.by === 'piece' ? [{ code: 'pieceWeight', params: { g: mass.figure ?? 0, edible: row?.ediblePct ?? 100 }, ...(row && { source: row.source }) }] : mass?.ok && mass.by === 'density' ? [{ code: 'density', params: { gPerMl: mass.figure ?? 0 }, ...(row && { source: row.source }) }] : mass && !mass.ok && (mass.why === 'noDensity' || mass.why === 'noPieceWeight') ? [{ code: mass.why }] : [];
+    const why: Because[] =
+      mass?.ok && mass.by === 'piece'
+        ? [{ code: 'pieceWeight', params: { g: mass.figure ?? 0, edible: row?.ediblePct ?? 100 }, ...(row && { source: row.source }) }]
+        : mass?.ok && mass.by === 'density'
+          ? [{ code: 'density', params: { gPerMl: mass.figure ?? 0 }, ...(row && { source: row.source }) }]
+          : mass && !mass.ok && (mass.why === 'noDensity' || mass.why === 'noPieceWeight')
+            ? [{ code: mass.why }]
+            : [];
     return { line, exact, because: [...because, ...why] };
   });
   const lines = firstPass.map(({ line, exact, because }): ScaledLine => {
@@ -147,12 +200,32 @@ export function scaleRecipe(revision: Revision, portions: number, options: { fin
     const settled = solved !== undefined ? { amount: fromNumber(Number(solved.toFixed(3))), unit: 'g' as Unit } : exact;
     if (solved !== undefined) masses.set(line.id, solved);
     const massG = masses.get(line.id);
-    const shown = settled ? measuredOut(line, settled, options.scaleStepG) : { out: line.scaling.rule === 'toTaste' ? 'to taste' : '', error: 0, because: [] };
-    return { lineId: line.id, line, ...(settled && { exact: settled }), ...(massG !== undefined && { massG }), out: shown.out, error: shown.error, because: [...because, ...shown.because] };
+    const shown = settled
+      ? measuredOut(line, settled, options.scaleStepG)
+      : { out: line.scaling.rule === 'toTaste' ? 'to taste' : '', error: 0, because: [] };
+    return {
+      lineId: line.id,
+      line,
+      ...(settled && { exact: settled }),
+      ...(massG !== undefined && { massG }),
+      out: shown.out,
+      error: shown.error,
+      because: [...because, ...shown.because],
+    };
   });
   const done = finished(revision, portions);
-  return { ok: true, scaled: { factor, portions, lines, ...(done.ml !== undefined && { finishedMl: done.ml }), ...(done.g !== undefined && { finishedG: done.g }) } };
+  return {
+    ok: true,
+    scaled: {
+      factor,
+      portions,
+      lines,
+      ...(done.ml !== undefined && { finishedMl: done.ml }),
+      ...(done.g !== undefined && { finishedG: done.g }),
+    },
+  };
 }
 
 /** The sum of rational amounts in one unit; lines in another dimension are left out. */
-export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Unit }[]): Rational => amounts.reduce<Rational>((sum, q) => plus(sum, convert(q, unit)?.amount ?? '0'), '0');
+export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Unit }[]): Rational =>
+  amounts.reduce<Rational>((sum, q) => plus(sum, convert(q, unit)?.amount ?? '0'), '0');

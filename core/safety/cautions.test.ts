@@ -11,7 +11,8 @@ describe('cautions', () => {
     for (const text of Object.values(c.text)) expect(text).not.toMatch(/\b(is|are) safe\b|\bsafely\b|perfectly/i);
   });
   it('says every place something in every country', () => {
-    for (const country of ['GB', 'US', 'EU'] as const) for (const c of cautions) expect(cautionsFor([c.place], country).length).toBeGreaterThan(0);
+    for (const country of ['GB', 'US', 'EU'] as const)
+      for (const c of cautions) expect(cautionsFor([c.place], country).length).toBeGreaterThan(0);
   });
   it('tells the UK limit to the UK', () => expect(cautionsFor(['reheating'], 'GB')[0]!.text).toContain('once only'));
 });

@@ -1,7 +1,20 @@
 import type { Household } from '#core/contract';
 
 /** Where in the work a caution belongs. */
-export type CautionPlace = 'cooling' | 'reheating' | 'thawing' | 'refreezing' | 'rawPoultry' | 'rawMeat' | 'hotBlending' | 'garlicOil' | 'beans' | 'rice' | 'baby' | 'bestBy' | 'hotFat';
+export type CautionPlace =
+  | 'cooling'
+  | 'reheating'
+  | 'thawing'
+  | 'refreezing'
+  | 'rawPoultry'
+  | 'rawMeat'
+  | 'hotBlending'
+  | 'garlicOil'
+  | 'beans'
+  | 'rice'
+  | 'baby'
+  | 'bestBy'
+  | 'hotFat';
 
 export interface Caution {
   id: string;
@@ -18,20 +31,130 @@ const local = 'Local rules come first.';
 
 /** The usual cautions, each with its reason and source. Never a promise that something is safe. */
 export const cautions: readonly Caution[] = [
-  { id: 'cool', place: 'cooling', text: { GB: 'Cool cooked food and get it into the fridge or freezer within 1 to 2 h. A usual limit: under 21 °C within 2 h, under 5 °C within 4 h more.', any: 'Under 21 °C within 2 h, then under 5 °C within 4 h more.' }, why: 'Bacteria grow fastest between the two; a deep pot cools far too slowly by itself.', source: 'FSA; FDA-FC', defer: local },
-  { id: 'freezeCold', place: 'cooling', text: { any: 'Chill to 5 °C or less first, then freeze; spread packs in one layer.' }, why: 'A hot load thaws its neighbours and freezes slowly.', source: 'NCHFP; FSA', defer: local },
-  { id: 'reheat', place: 'reheating', text: { GB: 'Reheat once only, steaming hot right through: 70 °C for 2 min or 75 °C in the middle.', any: 'Reheat to 74 °C in the middle; boil soups and sauces.' }, why: 'Heat has to reach the middle to undo what grew while it cooled and thawed.', source: 'FSA; FSIS', defer: local },
-  { id: 'thaw', place: 'thawing', text: { GB: 'Thaw in the fridge, in a tray below ready-to-eat food; eat within 24 h of thawing.', US: 'Thaw in the fridge; cooked food keeps 3 to 4 days from then.', EU: 'Thaw in the fridge; eat within 24 h of thawing.' }, why: 'The outside warms long before the middle has thawed.', source: 'FSA; FSIS', defer: local },
-  { id: 'refreeze', place: 'refreezing', text: { any: 'Do not freeze it again once thawed; UK advice allows it only after cooking it into a new dish.' }, why: 'Each thaw lets bacteria grow, and freezing does not undo it.', source: 'FSA', defer: local },
-  { id: 'poultry', place: 'rawPoultry', text: { any: 'Never wash raw poultry; board, knife and hands after it with hot soapy water.' }, why: 'Splashes carry Campylobacter and Salmonella around the kitchen.', source: 'FSA; FSIS', defer: local },
-  { id: 'meat', place: 'rawMeat', text: { any: 'Raw meat last on the board, below everything else in the fridge.' }, why: 'What drips on ready food is eaten without being cooked.', source: 'FSA', defer: local },
-  { id: 'blend', place: 'hotBlending', text: { any: 'Hot liquid: jug to a third, vent open under a folded towel, lowest speed first. Never in a sealed cup.' }, why: 'Steam blows the lid off and scalds.', source: 'MAKER; KIT', defer: "Your blender's own manual comes first." },
-  { id: 'garlicOil', place: 'garlicOil', text: { any: 'Garlic or herbs in oil: fridge for 4 days at most, or freeze. Never at room temperature.' }, why: 'Botulinum can grow without air in oil, unseen and without smell.', source: 'NCHFP', defer: local },
-  { id: 'beans', place: 'beans', text: { any: 'Dried kidney beans: soak, throw the water away, boil hard for 10 min (FDA advises 30) before any simmer.' }, why: 'A toxin in raw beans is destroyed by boiling only, not by a slow cooker.', source: 'FSA; FDA', defer: local },
-  { id: 'rice', place: 'rice', text: { GB: 'Cooked rice: cool within 1 h, fridge for 24 h at most.', any: 'Cooked rice: cool it fast and spread thin.' }, why: 'Its spores survive cooking and make a toxin that reheating does not destroy.', source: 'FSA; NHS', defer: local },
-  { id: 'baby', place: 'baby', text: { any: 'For the baby: heat right through, stir, let it cool and try it yourself; throw away what is left in the bowl. No honey before 12 months, no added salt.' }, why: 'A small body is hurt by less; saliva spoils the rest.', source: 'NHS; AAP; WHO', defer: 'Your health visitor, midwife or doctor decides.' },
-  { id: 'quality', place: 'bestBy', text: { any: 'At a steady -18 °C the date is about taste and texture, not about safety.' }, why: 'Freezing stops growth; air and time still dry food out.', source: 'FSIS; FSA', defer: local },
-  { id: 'hotFat', place: 'hotFat', text: { any: 'Hot fat: stay with it, dry the food first, lid at hand.' }, why: 'Water spits, and fat that smokes is about to burn.', source: 'KIT', defer: local },
+  {
+    id: 'cool',
+    place: 'cooling',
+    text: {
+      GB: 'Cool cooked food and get it into the fridge or freezer within 1 to 2 h. A usual limit: under 21 °C within 2 h, under 5 °C within 4 h more.',
+      any: 'Under 21 °C within 2 h, then under 5 °C within 4 h more.',
+    },
+    why: 'Bacteria grow fastest between the two; a deep pot cools far too slowly by itself.',
+    source: 'FSA; FDA-FC',
+    defer: local,
+  },
+  {
+    id: 'freezeCold',
+    place: 'cooling',
+    text: { any: 'Chill to 5 °C or less first, then freeze; spread packs in one layer.' },
+    why: 'A hot load thaws its neighbours and freezes slowly.',
+    source: 'NCHFP; FSA',
+    defer: local,
+  },
+  {
+    id: 'reheat',
+    place: 'reheating',
+    text: {
+      GB: 'Reheat once only, steaming hot right through: 70 °C for 2 min or 75 °C in the middle.',
+      any: 'Reheat to 74 °C in the middle; boil soups and sauces.',
+    },
+    why: 'Heat has to reach the middle to undo what grew while it cooled and thawed.',
+    source: 'FSA; FSIS',
+    defer: local,
+  },
+  {
+    id: 'thaw',
+    place: 'thawing',
+    text: {
+      GB: 'Thaw in the fridge, in a tray below ready-to-eat food; eat within 24 h of thawing.',
+      US: 'Thaw in the fridge; cooked food keeps 3 to 4 days from then.',
+      EU: 'Thaw in the fridge; eat within 24 h of thawing.',
+    },
+    why: 'The outside warms long before the middle has thawed.',
+    source: 'FSA; FSIS',
+    defer: local,
+  },
+  {
+    id: 'refreeze',
+    place: 'refreezing',
+    text: { any: 'Do not freeze it again once thawed; UK advice allows it only after cooking it into a new dish.' },
+    why: 'Each thaw lets bacteria grow, and freezing does not undo it.',
+    source: 'FSA',
+    defer: local,
+  },
+  {
+    id: 'poultry',
+    place: 'rawPoultry',
+    text: { any: 'Never wash raw poultry; board, knife and hands after it with hot soapy water.' },
+    why: 'Splashes carry Campylobacter and Salmonella around the kitchen.',
+    source: 'FSA; FSIS',
+    defer: local,
+  },
+  {
+    id: 'meat',
+    place: 'rawMeat',
+    text: { any: 'Raw meat last on the board, below everything else in the fridge.' },
+    why: 'What drips on ready food is eaten without being cooked.',
+    source: 'FSA',
+    defer: local,
+  },
+  {
+    id: 'blend',
+    place: 'hotBlending',
+    text: { any: 'Hot liquid: jug to a third, vent open under a folded towel, lowest speed first. Never in a sealed cup.' },
+    why: 'Steam blows the lid off and scalds.',
+    source: 'MAKER; KIT',
+    defer: "Your blender's own manual comes first.",
+  },
+  {
+    id: 'garlicOil',
+    place: 'garlicOil',
+    text: { any: 'Garlic or herbs in oil: fridge for 4 days at most, or freeze. Never at room temperature.' },
+    why: 'Botulinum can grow without air in oil, unseen and without smell.',
+    source: 'NCHFP',
+    defer: local,
+  },
+  {
+    id: 'beans',
+    place: 'beans',
+    text: { any: 'Dried kidney beans: soak, throw the water away, boil hard for 10 min (FDA advises 30) before any simmer.' },
+    why: 'A toxin in raw beans is destroyed by boiling only, not by a slow cooker.',
+    source: 'FSA; FDA',
+    defer: local,
+  },
+  {
+    id: 'rice',
+    place: 'rice',
+    text: { GB: 'Cooked rice: cool within 1 h, fridge for 24 h at most.', any: 'Cooked rice: cool it fast and spread thin.' },
+    why: 'Its spores survive cooking and make a toxin that reheating does not destroy.',
+    source: 'FSA; NHS',
+    defer: local,
+  },
+  {
+    id: 'baby',
+    place: 'baby',
+    text: {
+      any: 'For the baby: heat right through, stir, let it cool and try it yourself; throw away what is left in the bowl. No honey before 12 months, no added salt.',
+    },
+    why: 'A small body is hurt by less; saliva spoils the rest.',
+    source: 'NHS; AAP; WHO',
+    defer: 'Your health visitor, midwife or doctor decides.',
+  },
+  {
+    id: 'quality',
+    place: 'bestBy',
+    text: { any: 'At a steady -18 °C the date is about taste and texture, not about safety.' },
+    why: 'Freezing stops growth; air and time still dry food out.',
+    source: 'FSIS; FSA',
+    defer: local,
+  },
+  {
+    id: 'hotFat',
+    place: 'hotFat',
+    text: { any: 'Hot fat: stay with it, dry the food first, lid at hand.' },
+    why: 'Water spits, and fat that smokes is about to burn.',
+    source: 'KIT',
+    defer: local,
+  },
 ];
 
 export interface SaidCaution {

@@ -61,13 +61,41 @@ export function yieldOf(batch: Batch, revision: Revision, log: SessionLog): Batc
 }
 
 /** Pack sizes a kind is liked in when it is no dinner: rolls by the half dozen, bases for a family dish, broth by itself. */
-const groupsByKind: Partial<Record<Revision['kind'], readonly number[]>> = { bread: [6], base: [4], broth: [1], dried: [4], aromatic: [20] };
+const groupsByKind: Partial<Record<Revision['kind'], readonly number[]>> = {
+  bread: [6],
+  base: [4],
+  broth: [1],
+  dried: [4],
+  aromatic: [20],
+};
 
 /** Packs wished for, from what is free; pans take only what is baked in them. */
-export function packingFor(revision: Revision, ml: number, portionMl: number, frees: readonly Free[], world: World, groups: readonly number[] = world.household.groupSizes): PackResult {
+export function packingFor(
+  revision: Revision,
+  ml: number,
+  portionMl: number,
+  frees: readonly Free[],
+  world: World,
+  groups: readonly number[] = world.household.groupSizes,
+): PackResult {
   const asCubes = revision.cubeMl !== undefined;
-  const fitting = frees.filter((f) => (asCubes ? f.container.shape === 'bag' : f.container.shape !== 'tray' && (f.container.shape !== 'pan' || revision.tags.includes('pan'))) && (!revision.tags.includes('pan') || f.container.shape === 'pan') && (revision.kind !== 'broth' || f.container.shape !== 'bag'));
-  return choosePacks({ yieldMl: ml, portionMl, groups: asCubes && revision.kind === 'puree' ? cubeGroups(world) : (groupsByKind[revision.kind] ?? groups), ...(asCubes && { asCubes }) }, fitting);
+  const fitting = frees.filter(
+    (f) =>
+      (asCubes
+        ? f.container.shape === 'bag'
+        : f.container.shape !== 'tray' && (f.container.shape !== 'pan' || revision.tags.includes('pan'))) &&
+      (!revision.tags.includes('pan') || f.container.shape === 'pan') &&
+      (revision.kind !== 'broth' || f.container.shape !== 'bag'),
+  );
+  return choosePacks(
+    {
+      yieldMl: ml,
+      portionMl,
+      groups: asCubes && revision.kind === 'puree' ? cubeGroups(world) : (groupsByKind[revision.kind] ?? groups),
+      ...(asCubes && { asCubes }),
+    },
+    fitting,
+  );
 }
 
 /** A choice the cook has already saved for this batch, when its containers are still known. */
@@ -79,7 +107,16 @@ function saved(batch: Batch, ml: number, portionMl: number, containers: readonly
   });
   const portions = Math.floor(ml / portionMl + 1e-9);
   const packed = groups.reduce((s, g) => s + g.packs * g.portionsEach, 0);
-  return { ok: true, choice: { groups, portionsPacked: packed, packs: groups.reduce((s, g) => s + g.packs, 0), portionsLeft: Math.max(0, portions - packed), tonightMl: Math.max(0, ml - portions * portionMl) } };
+  return {
+    ok: true,
+    choice: {
+      groups,
+      portionsPacked: packed,
+      packs: groups.reduce((s, g) => s + g.packs, 0),
+      portionsLeft: Math.max(0, portions - packed),
+      tonightMl: Math.max(0, ml - portions * portionMl),
+    },
+  };
 }
 
 export interface BatchInput {
@@ -103,21 +140,49 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
   const tonightMl = log.tonight.get(batch.id) ?? 0;
   const discardedMl = log.discarded.get(batch.id) ?? 0;
   const toPackMl = Math.max(0, made.ml - packedMl - tonightMl - discardedMl);
-  const packing = (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) || packingFor(revision, toPackMl, made.portionMl, input.frees, world);
+  const packing =
+    (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
+    packingFor(revision, toPackMl, made.portionMl, input.frees, world);
   const lines = input.list.flatMap((s) => s.lines).filter((l) => !l.onTheDay && l.asked.some((a) => a.batchId === batch.id));
   const tasks = input.tasks.filter((t) => t.batchIds.includes(batch.id));
   const flags = stageFlags({
     lines: { total: lines.length, ticked: lines.filter((l) => log.ticks.has(l.key)).length },
     tasks: { total: tasks.length, closed: tasks.filter((t) => ['done', 'skipped'].includes(log.tasks.get(t.id)?.state ?? '')).length },
-    yieldLogged: log.weighed.has(batch.id), yieldMl: made.ml, portionMl: made.portionMl, packedMl, tonightMl, discardedMl, closedByHand: log.closed.has(batch.id),
-    packs: { total: packs.length, labelled: packs.filter((p) => p.labelled).length, placed: packs.filter((p) => p.placeId || p.fridgeSince || p.left === 0).length },
+    yieldLogged: log.weighed.has(batch.id),
+    yieldMl: made.ml,
+    portionMl: made.portionMl,
+    packedMl,
+    tonightMl,
+    discardedMl,
+    closedByHand: log.closed.has(batch.id),
+    packs: {
+      total: packs.length,
+      labelled: packs.filter((p) => p.labelled).length,
+      placed: packs.filter((p) => p.placeId || p.fridgeSince || p.left === 0).length,
+    },
   });
   const tray = world.containers.find((c) => c.shape === 'tray' && c.brimMl >= (revision.cubeMl ?? Infinity));
   const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
-  const facts = Object.fromEntries(world.containers.filter((c) => c.shape !== 'tray').map((c) => [c.id, containerFacts(revision, c, Math.min(c.fillMl, made.portionMl * 2), world)]));
+  const facts = Object.fromEntries(
+    world.containers
+      .filter((c) => c.shape !== 'tray')
+      .map((c) => [c.id, containerFacts(revision, c, Math.min(c.fillMl, made.portionMl * 2), world)]),
+  );
   return {
     view: {
-      batch, revision, scaled: result.scaled, yield: made, packs, tonightMl, discardedMl, toPackMl, packing, flags, stage: stageOf(flags), lot: lotFacts(revision, result.scaled, world), facts,
+      batch,
+      revision,
+      scaled: result.scaled,
+      yield: made,
+      packs,
+      tonightMl,
+      discardedMl,
+      toPackMl,
+      packing,
+      flags,
+      stage: stageOf(flags),
+      lot: lotFacts(revision, result.scaled, world),
+      facts,
       ...(revision.cubeMl !== undefined && { cubes: cubeRounds(made.ml, revision.cubeMl, tray?.owned ?? 0, tray?.cells ?? 0) }),
     },
     frees: choice ? freeAfter(input.frees, choice) : [...input.frees],

@@ -3,7 +3,8 @@ import { addDays, demand } from '#core/kitchen';
 import type { PackState } from '#core/store';
 
 /** Quarter plates in a set of packs: meals and kits together, bases do not count. */
-export const dinnerQuarters = (packs: readonly PackState[]): number => packs.filter((p) => p.kind === 'meal' || p.kind === 'kit').reduce((s, p) => s + Math.round(p.left * 4), 0);
+export const dinnerQuarters = (packs: readonly PackState[]): number =>
+  packs.filter((p) => p.kind === 'meal' || p.kind === 'kit').reduce((s, p) => s + Math.round(p.left * 4), 0);
 
 /**
  * Whole dinners left: days fully covered when each day's demand, from tonight unless it is logged, is taken from all meal and kit packs together (DECISIONS 12).

@@ -40,43 +40,99 @@ export interface FitInput {
 export function fitCheck(input: FitInput): Fit {
   const rows: FitRow[] = [];
   const short = input.batches.filter((b) => !b.flags.packed && (!b.packing.ok || b.packing.choice.portionsLeft > 0));
-  const wanted = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs + (b.packing.choice.portionsLeft > 0 ? b.packing.choice.portionsLeft : 0) : 1), 0);
+  const wanted = input.batches
+    .filter((b) => !b.flags.packed)
+    .reduce(
+      (s, b) => s + (b.packing.ok ? b.packing.choice.packs + (b.packing.choice.portionsLeft > 0 ? b.packing.choice.portionsLeft : 0) : 1),
+      0,
+    );
   const found = input.batches.filter((b) => !b.flags.packed).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.packs : 0), 0);
   const taken = new Map<string, number>();
-  for (const b of input.batches) if (b.packing.ok && !b.flags.packed) for (const g of b.packing.choice.groups) taken.set(g.container.id, (taken.get(g.container.id) ?? 0) + g.packs);
-  const tightestKind = input.frees.filter((f) => taken.has(f.container.id)).toSorted((a, b) => (taken.get(b.container.id) ?? 0) / Math.max(1, b.free) - (taken.get(a.container.id) ?? 0) / Math.max(1, a.free))[0];
-  if (wanted > 0) rows.push({
-    id: 'containers', name: short.length === 0 && tightestKind ? tightestKind.container.name : 'Containers', need: short.length === 0 && tightestKind ? (taken.get(tightestKind.container.id) ?? 0) : wanted, have: short.length === 0 && tightestKind ? tightestKind.free : found, unit: 'piece', fits: short.length === 0,
-    says: short.length === 0 ? `${countOf(found, 'container')} in all, chosen from what is free; ${tightestKind?.container.name ?? 'they'} runs out first` : short.map((b) => sayShort(b)).join(' '),
-    waysOut: short.length === 0 ? [] : ['wash the empty ones on the Kitchen page', 'eat down a few packs first', 'cook fewer portions', 'buy more and add them in Kitchen'],
-  });
+  for (const b of input.batches)
+    if (b.packing.ok && !b.flags.packed)
+      for (const g of b.packing.choice.groups) taken.set(g.container.id, (taken.get(g.container.id) ?? 0) + g.packs);
+  const tightestKind = input.frees
+    .filter((f) => taken.has(f.container.id))
+    .toSorted((a, b) => (taken.get(b.container.id) ?? 0) / Math.max(1, b.free) - (taken.get(a.container.id) ?? 0) / Math.max(1, a.free))[0];
+  if (wanted > 0)
+    rows.push({
+      id: 'containers',
+      name: short.length === 0 && tightestKind ? tightestKind.container.name : 'Containers',
+      need: short.length === 0 && tightestKind ? (taken.get(tightestKind.container.id) ?? 0) : wanted,
+      have: short.length === 0 && tightestKind ? tightestKind.free : found,
+      unit: 'piece',
+      fits: short.length === 0,
+      says:
+        short.length === 0
+          ? `${countOf(found, 'container')} in all, chosen from what is free; ${tightestKind?.container.name ?? 'they'} runs out first`
+          : short.map((b) => sayShort(b)).join(' '),
+      waysOut:
+        short.length === 0
+          ? []
+          : [
+              'wash the empty ones on the Kitchen page',
+              'eat down a few packs first',
+              'cook fewer portions',
+              'buy more and add them in Kitchen',
+            ],
+    });
 
-  const needMl = input.batches.filter((b) => !b.flags.stored && b.packing.ok).reduce((s, b) => s + (b.packing.ok ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach), 0) : 0), 0);
+  const needMl = input.batches
+    .filter((b) => !b.flags.stored && b.packing.ok)
+    .reduce(
+      (s, b) => s + (b.packing.ok ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach), 0) : 0),
+      0,
+    );
   const freeMl = input.rooms.filter((r) => input.freezers.some((f) => f.id === r.placeId)).reduce((s, r) => s + r.freeMl, 0);
-  if (needMl > 0) rows.push({
-    id: 'freezer', name: 'Freezer room', need: needMl, have: freeMl, unit: 'ml', fits: needMl <= freeMl,
-    says: `${sayVolume(Math.round(needMl / 100) * 100)} by the outside of the packs, ${sayVolume(Math.round(freeMl / 100) * 100)} free`,
-    waysOut: needMl <= freeMl ? [] : ['flat bags take less room than tubs', 'eat down what is due first', 'cook fewer portions', 'split it over two sessions'],
-  });
+  if (needMl > 0)
+    rows.push({
+      id: 'freezer',
+      name: 'Freezer room',
+      need: needMl,
+      have: freeMl,
+      unit: 'ml',
+      fits: needMl <= freeMl,
+      says: `${sayVolume(Math.round(needMl / 100) * 100)} by the outside of the packs, ${sayVolume(Math.round(freeMl / 100) * 100)} free`,
+      waysOut:
+        needMl <= freeMl
+          ? []
+          : ['flat bags take less room than tubs', 'eat down what is due first', 'cook fewer portions', 'split it over two sessions'],
+    });
 
   if (input.schedule && input.schedule.makespanMin > 0) {
     const min = input.schedule.makespanMin;
     const have = input.hoursMin ?? 8 * 60;
     rows.push({
-      id: 'hours', name: 'Hours', need: min, have, unit: 'min', fits: min <= have,
+      id: 'hours',
+      name: 'Hours',
+      need: min,
+      have,
+      unit: 'min',
+      fits: min <= have,
       says: `about ${sayMinutes(min)} to the last pot off, ${sayMinutes(input.schedule.handsMin)} of it hands-on; packing comes on top`,
       waysOut: min <= have ? [] : ['take a second pair of hands', 'drop a dish', 'split it over two days'],
     });
   }
   const tightest = rows.filter((r) => r.have > 0).toSorted((a, b) => b.need / b.have - a.need / a.have)[0];
-  return { rows, fits: rows.every((r) => r.fits), ...(tightest && { binding: tightest.fits ? `${tightest.name} ${tightest.need / tightest.have > 0.8 ? 'will be tight' : 'is what fills up first'}: ${tightest.says}.` : `${tightest.name} does not fit: ${tightest.says}` }) };
+  return {
+    rows,
+    fits: rows.every((r) => r.fits),
+    ...(tightest && {
+      binding: tightest.fits
+        ? `${tightest.name} ${tightest.need / tightest.have > 0.8 ? 'will be tight' : 'is what fills up first'}: ${tightest.says}.`
+        : `${tightest.name} does not fit: ${tightest.says}`,
+    }),
+  };
 }
 
 function sayShort(b: BatchView): string {
   if (b.packing.ok) return `${b.revision.name}: ${countOf(b.packing.choice.portionsLeft, 'portion')} find no container.`;
   switch (b.packing.why) {
-    case 'portionTooLarge': return `${b.revision.name}: one portion of ${sayVolume(Math.round(b.packing.portionMl))} is larger than every container${b.packing.nearest ? `; the nearest is ${b.packing.nearest.name} (${sayVolume(Math.round(b.packing.nearest.fillMl))})` : ''}.`;
-    case 'nothingFree': return `${b.revision.name}: nothing that fits is free.`;
-    case 'lessThanOne': return `${b.revision.name}: less than one portion, it is tonight's.`;
+    case 'portionTooLarge':
+      return `${b.revision.name}: one portion of ${sayVolume(Math.round(b.packing.portionMl))} is larger than every container${b.packing.nearest ? `; the nearest is ${b.packing.nearest.name} (${sayVolume(Math.round(b.packing.nearest.fillMl))})` : ''}.`;
+    case 'nothingFree':
+      return `${b.revision.name}: nothing that fits is free.`;
+    case 'lessThanOne':
+      return `${b.revision.name}: less than one portion, it is tonight's.`;
   }
 }

@@ -7,21 +7,76 @@ import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import type { World } from './world.ts';
 
-const dinners = { mon: ['dinner'], tue: ['dinner'], wed: ['dinner'], thu: ['dinner'], fri: ['dinner'], sat: ['dinner'], sun: ['dinner'] } satisfies Eater['presence']['weekly'];
+const dinners = {
+  mon: ['dinner'],
+  tue: ['dinner'],
+  wed: ['dinner'],
+  thu: ['dinner'],
+  fri: ['dinner'],
+  sat: ['dinner'],
+  sun: ['dinner'],
+} satisfies Eater['presence']['weekly'];
 
-export const testHousehold: Household = { id: 'household', name: 'Test', country: 'GB', timeZone: 'Europe/London', locale: 'en-GB', currency: 'GBP', units: 'metric', lives: 'usual', dinnerAt: '18:30', parDays: 7, leadDays: 3, brothPacksPerWeek: 1, groupSizes: [2], scaleStepG: 1, singleKeys: true };
+export const testHousehold: Household = {
+  id: 'household',
+  name: 'Test',
+  country: 'GB',
+  timeZone: 'Europe/London',
+  locale: 'en-GB',
+  currency: 'GBP',
+  units: 'metric',
+  lives: 'usual',
+  dinnerAt: '18:30',
+  parDays: 7,
+  leadDays: 3,
+  brothPacksPerWeek: 1,
+  groupSizes: [2],
+  scaleStepG: 1,
+  singleKeys: true,
+};
 
-export const testEater = (id: string, over: Partial<Eater> = {}): Eater => ({ id, name: id, stage: 'adult', appetite: 1, allergens: [], needs: [], presence: { weekly: dinners, away: [], exceptions: [] }, ...over });
+export const testEater = (id: string, over: Partial<Eater> = {}): Eater => ({
+  id,
+  name: id,
+  stage: 'adult',
+  appetite: 1,
+  allergens: [],
+  needs: [],
+  presence: { weekly: dinners, away: [], exceptions: [] },
+  ...over,
+});
 
 /** A small household: two adults at dinner every day, tubs and bags, one chest. */
-export function testWorld(over: Partial<World> = {}, revisions: readonly Revision[] = [testRevision()], packs: readonly PackState[] = []): World {
+export function testWorld(
+  over: Partial<World> = {},
+  revisions: readonly Revision[] = [testRevision()],
+  packs: readonly PackState[] = [],
+): World {
   return {
     household: testHousehold,
     eaters: [testEater('osk', { stage: 'elder', needs: ['lowSalt'] }), testEater('joaquim')],
-    equipment: [{ id: 'hob', name: 'Hob', kind: 'hob', count: 4 }, { id: 'oven', name: 'Oven', kind: 'oven', count: 1 }, { id: 'mw', name: 'Microwave', kind: 'microwave', count: 1 }],
-    containers: [testContainer('tub1000', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870, heightMm: 100, owned: 6 }), testContainer('tub500', { name: 'Tub 500 ml', owned: 6 })],
-    places: [{ id: 'shed', name: 'Shed chest', kind: 'chest', litres: 200, temperatureC: -20, zones: [{ id: 'left', name: 'left', litres: 100 }], prefers: [] }],
-    packs, usage: new Map(),
+    equipment: [
+      { id: 'hob', name: 'Hob', kind: 'hob', count: 4 },
+      { id: 'oven', name: 'Oven', kind: 'oven', count: 1 },
+      { id: 'mw', name: 'Microwave', kind: 'microwave', count: 1 },
+    ],
+    containers: [
+      testContainer('tub1000', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870, heightMm: 100, owned: 6 }),
+      testContainer('tub500', { name: 'Tub 500 ml', owned: 6 }),
+    ],
+    places: [
+      {
+        id: 'shed',
+        name: 'Shed chest',
+        kind: 'chest',
+        litres: 200,
+        temperatureC: -20,
+        zones: [{ id: 'left', name: 'left', litres: 100 }],
+        prefers: [],
+      },
+    ],
+    packs,
+    usage: new Map(),
     recipe: (id) => {
       const revision = revisions.find((r) => r.recipeId === id);
       return revision && { recipe: { id, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }, revision };
@@ -30,10 +85,18 @@ export function testWorld(over: Partial<World> = {}, revisions: readonly Revisio
     finder: ingredientFinder(ingredientRows),
     lives: new Map(lifeRows.map((r) => [r.id, r])),
     materials: new Map(materialRows.map((r) => [r.id, r])),
-    reheats: reheatRows, thaws: thawRows,
+    reheats: reheatRows,
+    thaws: thawRows,
     allergenNames: new Map([['al_celery', 'celery']]),
     ...over,
   };
 }
 
-export const testSession = (batches: readonly Batch[] = [{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 9 }]): Session => ({ id: 's1', name: 'Saturday', day: '2026-11-28', startAt: '09:00', cooks: [{ id: 'j', name: 'Joaquim' }], batches: [...batches] });
+export const testSession = (batches: readonly Batch[] = [{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 9 }]): Session => ({
+  id: 's1',
+  name: 'Saturday',
+  day: '2026-11-28',
+  startAt: '09:00',
+  cooks: [{ id: 'j', name: 'Joaquim' }],
+  batches: [...batches],
+});

@@ -1,7 +1,17 @@
 export { batchView, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
 export { dinnerQuarters, dinnersLeft } from './dinners.ts';
 export { fitCheck, type Fit, type FitRow } from './fit.ts';
-export { containerFacts, filledData, labelContent, lotFacts, lowSaltPlateG, portionName, type ContainerFacts, type FillPlan, type LotFacts } from './labels.ts';
+export {
+  containerFacts,
+  filledData,
+  labelContent,
+  lotFacts,
+  lowSaltPlateG,
+  portionName,
+  type ContainerFacts,
+  type FillPlan,
+  type LotFacts,
+} from './labels.ts';
 export { sessionLog, type SessionLog, type TaskLog } from './log.ts';
 export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
 export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';

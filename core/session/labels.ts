@@ -8,7 +8,12 @@ import { allergensOf, type World } from './world.ts';
 /** Added salt a plate above which a low-salt eater is named: a quarter of the 6 g a day of NHS advice. */
 export const lowSaltPlateG = 1.5;
 
-const unitName: Readonly<Record<string, [string, string]>> = { puree: ['cube', 'cubes'], aromatic: ['cube', 'cubes'], broth: ['pack', 'packs'], bread: ['piece', 'pieces'] };
+const unitName: Readonly<Record<string, [string, string]>> = {
+  puree: ['cube', 'cubes'],
+  aromatic: ['cube', 'cubes'],
+  broth: ['pack', 'packs'],
+  bread: ['piece', 'pieces'],
+};
 
 /** What one portion of a kind is called. */
 export const portionName = (kind: string, n: number): string => (unitName[kind] ?? ['portion', 'portions'])[n === 1 ? 0 : 1] ?? 'portions';
@@ -28,11 +33,22 @@ export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World)
   const names = (codes: readonly string[]): string => codes.map((c) => world.allergenNames.get(c) ?? c).join(', ');
   const salt = revision.kind === 'meal' || revision.kind === 'kit' ? addedSaltG(scaled.lines, scaled.portions) : undefined;
   const saltG = salt === undefined ? 0 : Math.round(salt * 10) / 10;
-  const salty = saltG > lowSaltPlateG ? world.eaters.filter((e) => e.needs.includes('lowSalt')).map((e) => `Not for ${e.name} (${saltG.toLocaleString('en-GB')} g salt)`) : [];
-  const warned = allergenWarnings(allergens, world.eaters).map((w) => (w.certain ? `Not for ${w.name} (${names(w.codes)})` : `${w.name}: may hold ${names(w.codes)}, read the labels`));
+  const salty =
+    saltG > lowSaltPlateG
+      ? world.eaters.filter((e) => e.needs.includes('lowSalt')).map((e) => `Not for ${e.name} (${saltG.toLocaleString('en-GB')} g salt)`)
+      : [];
+  const warned = allergenWarnings(allergens, world.eaters).map((w) =>
+    w.certain ? `Not for ${w.name} (${names(w.codes)})` : `${w.name}: may hold ${names(w.codes)}, read the labels`,
+  );
   const raw = revision.raw ? ['Raw: cook right through'] : [];
   const baby = revision.kind === 'puree' ? ['Heat right through, cool, use once'] : [];
-  return { life: lifeOf(revision.storage, world.lives, world.household), allergens, cautions: [...warned, ...salty, ...raw, ...baby], addOnDay: scaled.lines.filter((l) => l.line.moment === 'cookDay').map((l) => l.line.name), raw: revision.raw };
+  return {
+    life: lifeOf(revision.storage, world.lives, world.household),
+    allergens,
+    cautions: [...warned, ...salty, ...raw, ...baby],
+    addOnDay: scaled.lines.filter((l) => l.line.moment === 'cookDay').map((l) => l.line.name),
+    raw: revision.raw,
+  };
 }
 
 /** Reheating and thawing text for a batch in one container. */
@@ -46,7 +62,14 @@ export function containerFacts(revision: Revision, container: Container | undefi
   const hours = thawHours(world.thaws, container, ml, cubes);
   const then = world.household.country === 'US' ? '' : ', then eat within 24\u00A0h';
   return {
-    reheat: reheatText(world.reheats, revision.reheatIds, cubes ? undefined : container, world.equipment, world.materials, world.household.country),
+    reheat: reheatText(
+      world.reheats,
+      revision.reheatIds,
+      cubes ? undefined : container,
+      world.equipment,
+      world.materials,
+      world.household.country,
+    ),
     ...(hours && revision.kind !== 'aromatic' && { thaw: `${hours.low} to ${hours.high}\u00A0h in the fridge${then}` }),
   };
 }
@@ -64,31 +87,89 @@ export interface FillPlan {
  * The `filled` payload of one pack: dates, life and its source, allergens and texts are snapshots, so that later edits of a table never move a printed date.
  * @returns a refusal in words when the food should not be frozen or its life is not known
  */
-export function filledData(plan: FillPlan, pack: { code: string; container: Container; portions: number; ml: number; n: number; of: number }, facts: ContainerFacts): { ok: true; data: EventData<'filled'> } | { ok: false; why: string } {
+export function filledData(
+  plan: FillPlan,
+  pack: { code: string; container: Container; portions: number; ml: number; n: number; of: number },
+  facts: ContainerFacts,
+): { ok: true; data: EventData<'filled'> } | { ok: false; why: string } {
   const { revision, lot } = plan;
-  if (!lot.life.ok) return { ok: false, why: lot.life.why === 'doNotFreeze' ? `${lot.life.part} does not freeze: keep it in the fridge` : `no storage life is known for ${lot.life.part || revision.name}` };
+  if (!lot.life.ok)
+    return {
+      ok: false,
+      why:
+        lot.life.why === 'doNotFreeze'
+          ? `${lot.life.part} does not freeze: keep it in the fridge`
+          : `no storage life is known for ${lot.life.part || revision.name}`,
+    };
   return {
     ok: true,
     data: {
-      code: pack.code, lotId: plan.batchId, batchId: plan.batchId, sessionId: plan.sessionId, recipeId: revision.recipeId, revisionId: revision.id, name: revision.name, kind: revision.kind, containerId: pack.container.id,
+      code: pack.code,
+      lotId: plan.batchId,
+      batchId: plan.batchId,
+      sessionId: plan.sessionId,
+      recipeId: revision.recipeId,
+      revisionId: revision.id,
+      name: revision.name,
+      kind: revision.kind,
+      containerId: pack.container.id,
       portions: pack.portions,
       ...(revision.cubeMl !== undefined && { cubes: Math.max(1, Math.round(pack.portions)) }),
-      massG: Math.round(pack.ml * (plan.densityGPerMl ?? 1)), volumeMl: Math.round(pack.ml), outerMl: Math.round(outerMl(pack.container, pack.ml, revision.cubeMl !== undefined)),
-      made: { earliest: plan.day, latest: plan.day }, nOf: { n: pack.n, of: pack.of }, life: lot.life.life, ...datesFor(lot.life.life, plan.day),
-      allergens: lot.allergens, cautions: lot.cautions, raw: lot.raw, addOnDay: lot.addOnDay, reheat: facts.reheat, ...(facts.thaw && { thaw: facts.thaw }),
+      massG: Math.round(pack.ml * (plan.densityGPerMl ?? 1)),
+      volumeMl: Math.round(pack.ml),
+      outerMl: Math.round(outerMl(pack.container, pack.ml, revision.cubeMl !== undefined)),
+      made: { earliest: plan.day, latest: plan.day },
+      nOf: { n: pack.n, of: pack.of },
+      life: lot.life.life,
+      ...datesFor(lot.life.life, plan.day),
+      allergens: lot.allergens,
+      cautions: lot.cautions,
+      raw: lot.raw,
+      addOnDay: lot.addOnDay,
+      reheat: facts.reheat,
+      ...(facts.thaw && { thaw: facts.thaw }),
     },
   };
 }
 
-type Labelled = Pick<PackState, 'packId' | 'code' | 'kind' | 'name' | 'portions' | 'volumeMl' | 'nOf' | 'made' | 'bestBy' | 'allergens' | 'cautions' | 'thaw' | 'reheat' | 'addOnDay'>;
+type Labelled = Pick<
+  PackState,
+  | 'packId'
+  | 'code'
+  | 'kind'
+  | 'name'
+  | 'portions'
+  | 'volumeMl'
+  | 'nOf'
+  | 'made'
+  | 'bestBy'
+  | 'allergens'
+  | 'cautions'
+  | 'thaw'
+  | 'reheat'
+  | 'addOnDay'
+>;
 
 /** What a pack's label says, from its snapshot. */
 export function labelContent(pack: Labelled, allergenNames: ReadonlyMap<string, string>): LabelContent {
-  const made = pack.made.earliest === pack.made.latest ? `Made ${sayDayYear(pack.made.earliest)}` : `Made ${sayDayYear(pack.made.earliest)} to ${sayDayYear(pack.made.latest)}`;
+  const made =
+    pack.made.earliest === pack.made.latest
+      ? `Made ${sayDayYear(pack.made.earliest)}`
+      : `Made ${sayDayYear(pack.made.earliest)} to ${sayDayYear(pack.made.latest)}`;
   return {
-    packId: pack.packId, code: pack.code, kind: pack.kind, name: pack.name,
+    packId: pack.packId,
+    code: pack.code,
+    kind: pack.kind,
+    name: pack.name,
     portions: `${sayPortions(pack.portions)}\u00A0${portionName(pack.kind, pack.portions)}, ${sayVolume(pack.volumeMl)}, ${pack.nOf.n} of ${pack.nOf.of}`,
-    made, bestBy: sayDayYear(pack.bestBy), allergens: allergenLines(pack.allergens, allergenNames), cautions: pack.cautions,
-    more: [...(pack.addOnDay.length > 0 ? [{ head: 'Add', text: `${pack.addOnDay.join(', ')}.` }] : []), ...pack.reheat.map((text) => ({ head: 'Heat', text })), ...(pack.thaw ? [{ head: 'Thaw', text: `${pack.thaw}.` }] : [])],
+    made,
+    bestBy: sayDayYear(pack.bestBy),
+    allergens: allergenLines(pack.allergens, allergenNames),
+    cautions: pack.cautions,
+    more: [
+      ...(pack.addOnDay.length > 0 ? [{ head: 'Add', text: `${pack.addOnDay.join(', ')}.` }] : []),
+      ...pack.reheat.map((text) => ({ head: 'Heat', text })),
+      ...(pack.thaw ? [{ head: 'Thaw', text: `${pack.thaw}.` }] : []),
+    ],
   };
 }

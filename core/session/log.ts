@@ -22,21 +22,54 @@ export interface SessionLog {
 
 /** Folds a session's shop, cook, yield and session events, in the agreed order, undone ones left out. */
 export function sessionLog(events: readonly TamboEvent[]): SessionLog {
-  const log: SessionLog = { ticks: new Map(), tasks: new Map(), weighed: new Map(), tonight: new Map(), discarded: new Map(), closed: new Set() };
+  const log: SessionLog = {
+    ticks: new Map(),
+    tasks: new Map(),
+    weighed: new Map(),
+    tonight: new Map(),
+    discarded: new Map(),
+    closed: new Set(),
+  };
   const task = (id: string): TaskLog => log.tasks.get(id) ?? { state: 'running', extraMin: 0 };
   for (const e of effective(events)) {
     switch (e.type) {
-      case 'ticked': log.ticks.set(e.data.key, { amount: e.data.amount, unit: e.data.unit, how: e.data.how }); break;
-      case 'unticked': log.ticks.delete(e.data.key); break;
-      case 'taskStarted': log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'running', startedAt: e.instant }); break;
-      case 'taskDone': log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'done', endedAt: e.instant, ...(e.data.actualMin !== undefined && { actualMin: e.data.actualMin }) }); break;
-      case 'taskSkipped': log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'skipped', endedAt: e.instant }); break;
-      case 'taskExtended': log.tasks.set(e.data.taskId, { ...task(e.data.taskId), extraMin: task(e.data.taskId).extraMin + e.data.minutes }); break;
-      case 'weighed': log.weighed.set(e.data.batchId, { ...e.data, at: e.instant }); break;
-      case 'eatenTonight': log.tonight.set(e.data.batchId, (log.tonight.get(e.data.batchId) ?? 0) + e.data.volumeMl); break;
-      case 'yieldDiscarded': log.discarded.set(e.data.batchId, (log.discarded.get(e.data.batchId) ?? 0) + e.data.volumeMl); break;
-      case 'packingClosed': log.closed.add(e.data.batchId); break;
-      default: break;
+      case 'ticked':
+        log.ticks.set(e.data.key, { amount: e.data.amount, unit: e.data.unit, how: e.data.how });
+        break;
+      case 'unticked':
+        log.ticks.delete(e.data.key);
+        break;
+      case 'taskStarted':
+        log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'running', startedAt: e.instant });
+        break;
+      case 'taskDone':
+        log.tasks.set(e.data.taskId, {
+          ...task(e.data.taskId),
+          state: 'done',
+          endedAt: e.instant,
+          ...(e.data.actualMin !== undefined && { actualMin: e.data.actualMin }),
+        });
+        break;
+      case 'taskSkipped':
+        log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'skipped', endedAt: e.instant });
+        break;
+      case 'taskExtended':
+        log.tasks.set(e.data.taskId, { ...task(e.data.taskId), extraMin: task(e.data.taskId).extraMin + e.data.minutes });
+        break;
+      case 'weighed':
+        log.weighed.set(e.data.batchId, { ...e.data, at: e.instant });
+        break;
+      case 'eatenTonight':
+        log.tonight.set(e.data.batchId, (log.tonight.get(e.data.batchId) ?? 0) + e.data.volumeMl);
+        break;
+      case 'yieldDiscarded':
+        log.discarded.set(e.data.batchId, (log.discarded.get(e.data.batchId) ?? 0) + e.data.volumeMl);
+        break;
+      case 'packingClosed':
+        log.closed.add(e.data.batchId);
+        break;
+      default:
+        break;
     }
   }
   return log;

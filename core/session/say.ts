@@ -5,35 +5,60 @@ import type { Stage } from './state.ts';
 /** What a logged event says in History. */
 export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<string, string>, today: string): string {
   switch (event.type) {
-    case 'filled': return `${name}: filled, ${sayPortions(event.data.portions)} inside`;
-    case 'labelled': return `${name}: label ${event.data.how === 'printed' ? 'printed' : 'written by hand'}`;
-    case 'moved': return `${name}: put away`;
-    case 'planned': return event.data.for ? `${name}: planned for ${sayNear(event.data.for.day, today)}` : `${name}: no longer planned`;
-    case 'pulled': return `${name}: taken out for ${sayNear(event.data.day, today)}`;
-    case 'opened': return `${name}: opened`;
+    case 'filled':
+      return `${name}: filled, ${sayPortions(event.data.portions)} inside`;
+    case 'labelled':
+      return `${name}: label ${event.data.how === 'printed' ? 'printed' : 'written by hand'}`;
+    case 'moved':
+      return `${name}: put away`;
+    case 'planned':
+      return event.data.for ? `${name}: planned for ${sayNear(event.data.for.day, today)}` : `${name}: no longer planned`;
+    case 'pulled':
+      return `${name}: taken out for ${sayNear(event.data.day, today)}`;
+    case 'opened':
+      return `${name}: opened`;
     case 'eaten': {
-      const who = event.data.shares.filter((s) => s.portions > 0).map((s) => `${eaters.get(s.eaterId) ?? 'somebody'} ${sayPortions(s.portions)}`);
+      const who = event.data.shares
+        .filter((s) => s.portions > 0)
+        .map((s) => `${eaters.get(s.eaterId) ?? 'somebody'} ${sayPortions(s.portions)}`);
       const guests = event.data.guests > 0 ? [`guests ${sayPortions(event.data.guests)}`] : [];
       const rest = event.data.rest === 'fridge' ? ', the rest in the fridge' : event.data.rest === 'binned' ? ', the rest binned' : '';
       return `${name}: eaten by ${[...who, ...guests].join(', ') || 'nobody'}${rest}`;
     }
-    case 'given': return `${name}: ${sayPortions(event.data.portions)} given to ${event.data.to}`;
-    case 'discarded': return `${name}: ${sayPortions(event.data.portions)} binned${event.data.reason ? `, ${event.data.reason}` : ''}`;
-    case 'lost': return `${name}: not found`;
-    case 'found': return `${name}: ${sayPortions(event.data.portions)} found`;
-    case 'corrected': return `${name}: counted again, ${sayPortions(event.data.portions)} there`;
-    case 'washed': return `${name}: container washed`;
-    case 'ticked': return event.data.how === 'bought' ? 'Bought something from the list' : 'Something of the list was at home';
-    case 'unticked': return 'A tick taken back';
-    case 'taskStarted': return 'A task started';
-    case 'taskDone': return 'A task done';
-    case 'taskSkipped': return 'A task skipped';
-    case 'taskExtended': return `${event.data.minutes} min more for a task`;
-    case 'weighed': return `Weighed: ${sayVolume(Math.round(event.data.volumeMl))} came out`;
-    case 'eatenTonight': return `${sayVolume(Math.round(event.data.volumeMl))} eaten from the pot`;
-    case 'yieldDiscarded': return `${sayVolume(Math.round(event.data.volumeMl))} binned, ${event.data.reason}`;
-    case 'packingClosed': return 'Packing closed';
-    case 'undone': return 'Taken back';
+    case 'given':
+      return `${name}: ${sayPortions(event.data.portions)} given to ${event.data.to}`;
+    case 'discarded':
+      return `${name}: ${sayPortions(event.data.portions)} binned${event.data.reason ? `, ${event.data.reason}` : ''}`;
+    case 'lost':
+      return `${name}: not found`;
+    case 'found':
+      return `${name}: ${sayPortions(event.data.portions)} found`;
+    case 'corrected':
+      return `${name}: counted again, ${sayPortions(event.data.portions)} there`;
+    case 'washed':
+      return `${name}: container washed`;
+    case 'ticked':
+      return event.data.how === 'bought' ? 'Bought something from the list' : 'Something of the list was at home';
+    case 'unticked':
+      return 'A tick taken back';
+    case 'taskStarted':
+      return 'A task started';
+    case 'taskDone':
+      return 'A task done';
+    case 'taskSkipped':
+      return 'A task skipped';
+    case 'taskExtended':
+      return `${event.data.minutes} min more for a task`;
+    case 'weighed':
+      return `Weighed: ${sayVolume(Math.round(event.data.volumeMl))} came out`;
+    case 'eatenTonight':
+      return `${sayVolume(Math.round(event.data.volumeMl))} eaten from the pot`;
+    case 'yieldDiscarded':
+      return `${sayVolume(Math.round(event.data.volumeMl))} binned, ${event.data.reason}`;
+    case 'packingClosed':
+      return 'Packing closed';
+    case 'undone':
+      return 'Taken back';
   }
 }
 

@@ -6,30 +6,77 @@ import { foldPack, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
 import { testEater, testHousehold, testSession, testWorld } from './fixtures.ts';
-import { containerFacts, dinnerQuarters, dinnersLeft, filledData, labelContent, lotFacts, sessionState, sessionView, stageFlags, stageOf, stages, supplies, todayView, type BatchFacts } from './index.ts';
+import {
+  containerFacts,
+  dinnerQuarters,
+  dinnersLeft,
+  filledData,
+  labelContent,
+  lotFacts,
+  sessionState,
+  sessionView,
+  stageFlags,
+  stageOf,
+  stages,
+  supplies,
+  todayView,
+  type BatchFacts,
+} from './index.ts';
 
 const today = '2026-11-24';
 const now = '2026-11-24T16:00:00.000Z';
-const ev = (type: TamboEvent['type'], data: unknown, minute: number): TamboEvent => ({ id: `${type}-${minute}`, subjects: ['s1'], instant: testInstant(minute), device: 'd', counter: minute, version: 1, type, data }) as TamboEvent;
-const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState => ({ ...foldPack([{ id, subjects: [id], instant: testInstant(0), device: 'd', counter: 0, version: 1, type: 'filled', data: testFilled(over) }], id)!, placeId: 'shed', zoneId: 'left', labelled: 'hand' });
+const ev = (type: TamboEvent['type'], data: unknown, minute: number): TamboEvent =>
+  ({
+    id: `${type}-${minute}`,
+    subjects: ['s1'],
+    instant: testInstant(minute),
+    device: 'd',
+    counter: minute,
+    version: 1,
+    type,
+    data,
+  }) as TamboEvent;
+const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState => ({
+  ...foldPack(
+    [{ id, subjects: [id], instant: testInstant(0), device: 'd', counter: 0, version: 1, type: 'filled', data: testFilled(over) }],
+    id,
+  )!,
+  placeId: 'shed',
+  zoneId: 'left',
+  labelled: 'hand',
+});
 
 describe('dinners left', () => {
   const couple = [testEater('a'), testEater('b', { appetite: 1.3 })];
   it('never falls when a portion is added, and takes tonight unless it is logged', () => {
-    fc.assert(fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 40 }), (q, more) => {
-      expect(dinnersLeft(q + more, couple, today, false)).toBeGreaterThanOrEqual(dinnersLeft(q, couple, today, false));
-      expect(dinnersLeft(q, couple, today, false)).toBe(Math.floor(q / 9));
-    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 40 }), (q, more) => {
+        expect(dinnersLeft(q + more, couple, today, false)).toBeGreaterThanOrEqual(dinnersLeft(q, couple, today, false));
+        expect(dinnersLeft(q, couple, today, false)).toBe(Math.floor(q / 9));
+      }),
+    );
   });
   it('skips days on which nobody is at the table', () => {
     const away = [testEater('a', { presence: { ...couple[0]!.presence, away: [{ from: today, to: addDays(today, 9) }] } })];
     expect(dinnersLeft(8, away, today, false)).toBe(2);
   });
-  it('counts meals and kits together, bases not', () => expect(dinnerQuarters([pack('m'), pack('k', { kind: 'kit', portions: 2 }), pack('b', { kind: 'base' })])).toBe(24));
+  it('counts meals and kits together, bases not', () =>
+    expect(dinnerQuarters([pack('m'), pack('k', { kind: 'kit', portions: 2 }), pack('b', { kind: 'base' })])).toBe(24));
 });
 
 describe('where a batch stands', () => {
-  const facts: BatchFacts = { lines: { total: 3, ticked: 0 }, tasks: { total: 4, closed: 0 }, yieldLogged: false, yieldMl: 3600, portionMl: 400, packedMl: 0, tonightMl: 0, discardedMl: 0, closedByHand: false, packs: { total: 0, labelled: 0, placed: 0 } };
+  const facts: BatchFacts = {
+    lines: { total: 3, ticked: 0 },
+    tasks: { total: 4, closed: 0 },
+    yieldLogged: false,
+    yieldMl: 3600,
+    portionMl: 400,
+    packedMl: 0,
+    tonightMl: 0,
+    discardedMl: 0,
+    closedByHand: false,
+    packs: { total: 0, labelled: 0, placed: 0 },
+  };
   it.each([
     ['planned', {}],
     ['shopped', { lines: { total: 3, ticked: 3 } }],
@@ -44,11 +91,32 @@ describe('where a batch stands', () => {
     expect(s).toMatchObject({ stage: 'planned', next: 'shopped', batches: 2, counts: { cooked: 1, packed: 0 } });
   });
   it('never has a later stage fewer batches done than it says', () => {
-    fc.assert(fc.property(fc.array(fc.record({ t: fc.integer({ min: 0, max: 3 }), w: fc.boolean(), p: fc.integer({ min: 0, max: 4000 }), l: fc.integer({ min: 0, max: 4 }) }), { maxLength: 6 }), (rows) => {
-      const flags = rows.map((r) => stageFlags({ ...facts, lines: { total: 3, ticked: r.t }, yieldLogged: r.w, packedMl: r.p, packs: { total: r.p > 0 ? 4 : 0, labelled: r.l, placed: r.l } }));
-      const s = sessionState(flags);
-      expect(flags.every((f) => stages.slice(0, stages.indexOf(s.stage) + 1).every((x) => f[x]))).toBe(true);
-    }));
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            t: fc.integer({ min: 0, max: 3 }),
+            w: fc.boolean(),
+            p: fc.integer({ min: 0, max: 4000 }),
+            l: fc.integer({ min: 0, max: 4 }),
+          }),
+          { maxLength: 6 },
+        ),
+        (rows) => {
+          const flags = rows.map((r) =>
+            stageFlags({
+              ...facts,
+              lines: { total: 3, ticked: r.t },
+              yieldLogged: r.w,
+              packedMl: r.p,
+              packs: { total: r.p > 0 ? 4 : 0, labelled: r.l, placed: r.l },
+            }),
+          );
+          const s = sessionState(flags);
+          expect(flags.every((f) => stages.slice(0, stages.indexOf(s.stage) + 1).every((x) => f[x]))).toBe(true);
+        },
+      ),
+    );
   });
 });
 
@@ -57,20 +125,33 @@ describe('a session, whole', () => {
   const view = sessionView(testSession(), [], [], world, now, today);
   it('plans nine portions in twos and one single, with a list, tasks and a fit', () => {
     const b = view.batches[0]!;
-    expect(b.packing.ok && b.packing.choice.groups.map((g) => [g.container.id, g.packs, g.portionsEach])).toEqual([['tub1000', 4, 2], ['tub1000', 1, 1]]);
+    expect(b.packing.ok && b.packing.choice.groups.map((g) => [g.container.id, g.packs, g.portionsEach])).toEqual([
+      ['tub1000', 4, 2],
+      ['tub1000', 1, 1],
+    ]);
     expect(view.list.flatMap((s) => s.lines).map((l) => l.name)).toContain('onion');
     expect(view.fit.fits).toBe(true);
     expect(view.schedule!.makespanMin).toBeGreaterThanOrEqual(view.schedule!.boundMin);
   });
   it('moves on as things are ticked, cooked, weighed, packed', () => {
-    const ticks = view.list.flatMap((s) => s.lines).filter((l) => !l.onTheDay).map((l, i) => ev('ticked', { sessionId: 's1', key: l.key, amount: l.amount, unit: l.unit, how: 'bought' }, 1 + i));
+    const ticks = view.list
+      .flatMap((s) => s.lines)
+      .filter((l) => !l.onTheDay)
+      .map((l, i) => ev('ticked', { sessionId: 's1', key: l.key, amount: l.amount, unit: l.unit, how: 'bought' }, 1 + i));
     expect(sessionView(testSession(), ticks, [], world, now, today).state.stage).toBe('shopped');
     const weighed = ev('weighed', { batchId: 'b1', grossG: 7000, tareG: 3000, netG: 4000, volumeMl: 3800 }, 50);
     const cooked = sessionView(testSession(), [...ticks, weighed], [], world, now, today);
     expect(cooked.state.stage).toBe('cooked');
     expect(cooked.batches[0]!.toPackMl).toBe(3800);
     const packs = Array.from({ length: 4 }, (_, i) => ({ ...pack(`p${i}`, { batchId: 'b1', volumeMl: 800 }), placeId: 'shed' }));
-    const done = sessionView(testSession(), [...ticks, weighed, ev('eatenTonight', { batchId: 'b1', day: today, shares: [], volumeMl: 400 }, 60)], packs, world, now, today);
+    const done = sessionView(
+      testSession(),
+      [...ticks, weighed, ev('eatenTonight', { batchId: 'b1', day: today, shares: [], volumeMl: 400 }, 60)],
+      packs,
+      world,
+      now,
+      today,
+    );
     expect(done.state.stage).toBe('stored');
   });
   it('says what does not fit and the ways out', () => {
@@ -79,15 +160,29 @@ describe('a session, whole', () => {
     expect(tight.fit.rows[0]!.waysOut.length).toBeGreaterThan(0);
   });
   it('shares containers between batches, never twice', () => {
-    const two = sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 10 }, { id: 'b2', recipeId: 'rec1', revisionId: 'rev1', portions: 10 }]), [], [], world, now, today);
-    const used = two.batches.flatMap((b) => (b.packing.ok ? b.packing.choice.groups : [])).reduce<Record<string, number>>((s, g) => ({ ...s, [g.container.id]: (s[g.container.id] ?? 0) + g.packs }), {});
+    const two = sessionView(
+      testSession([
+        { id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 10 },
+        { id: 'b2', recipeId: 'rec1', revisionId: 'rev1', portions: 10 },
+      ]),
+      [],
+      [],
+      world,
+      now,
+      today,
+    );
+    const used = two.batches
+      .flatMap((b) => (b.packing.ok ? b.packing.choice.groups : []))
+      .reduce<Record<string, number>>((s, g) => ({ ...s, [g.container.id]: (s[g.container.id] ?? 0) + g.packs }), {});
     for (const c of world.containers) expect(used[c.id] ?? 0).toBeLessThanOrEqual(c.owned);
   });
 });
 
 describe('labels from the household', () => {
   it('names the low-salt eater when a plate holds more than 1.5 g of added salt', () => {
-    const revision = testRevision({ lines: [...testRevision().lines, testLine('salt', { name: 'salt', amount: '12', item: { type: 'ingredient', id: 'salt_table' } })] });
+    const revision = testRevision({
+      lines: [...testRevision().lines, testLine('salt', { name: 'salt', amount: '12', item: { type: 'ingredient', id: 'salt_table' } })],
+    });
     const view = sessionView(testSession(), [], [], testWorld({}, [revision]), now, today);
     expect(view.batches[0]!.lot.cautions).toContain('Not for osk (2 g salt)');
   });
@@ -95,8 +190,24 @@ describe('labels from the household', () => {
     const world = testWorld();
     const b = sessionView(testSession(), [], [], world, now, today).batches[0]!;
     const container = world.containers[0]!;
-    const data = filledData({ revision: b.revision, batchId: 'b1', sessionId: 's1', lot: lotFacts(b.revision, b.scaled, world), day: '2026-11-28', densityGPerMl: 1.05 }, { code: '22222', container, portions: 2, ml: 800, n: 1, of: 5 }, containerFacts(b.revision, container, 800, world));
-    expect(data.ok && data.data).toMatchObject({ bestBy: '2027-01-28', limit: '2027-02-28', massG: 840, life: { rowId: 'stew_meat', source: 'FSIS, USCS' } });
+    const data = filledData(
+      {
+        revision: b.revision,
+        batchId: 'b1',
+        sessionId: 's1',
+        lot: lotFacts(b.revision, b.scaled, world),
+        day: '2026-11-28',
+        densityGPerMl: 1.05,
+      },
+      { code: '22222', container, portions: 2, ml: 800, n: 1, of: 5 },
+      containerFacts(b.revision, container, 800, world),
+    );
+    expect(data.ok && data.data).toMatchObject({
+      bestBy: '2027-01-28',
+      limit: '2027-02-28',
+      massG: 840,
+      life: { rowId: 'stew_meat', source: 'FSIS, USCS' },
+    });
     if (!data.ok) return;
     const content = labelContent({ packId: 'p', ...data.data }, world.allergenNames);
     expect(content.portions).toBe('2\u00A0portions, 800\u00A0ml, 1 of 5');
@@ -117,6 +228,8 @@ describe('today', () => {
   });
   it('says when a planned pack must come out', () => {
     const planned = { ...pack('p', { thaw: '18 to 30 h in the fridge' }), planned: { day: addDays(today, 2), meal: 'dinner' as const } };
-    expect(todayView(testWorld({ household: testHousehold }, [], [planned]), today, false).takeOut[0]).toMatchObject({ by: '2026-11-24T18:30:00.000Z' });
+    expect(todayView(testWorld({ household: testHousehold }, [], [planned]), today, false).takeOut[0]).toMatchObject({
+      by: '2026-11-24T18:30:00.000Z',
+    });
   });
 });

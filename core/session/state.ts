@@ -31,7 +31,8 @@ export function stageFlags(f: BatchFacts): Flags {
 }
 
 /** The last stage of an unbroken run from the start. */
-export const stageOf = (flags: Flags): Stage => stages[Math.max(0, stages.findIndex((s) => !flags[s]) === -1 ? stages.length - 1 : stages.findIndex((s) => !flags[s]) - 1)] ?? 'planned';
+export const stageOf = (flags: Flags): Stage =>
+  stages[Math.max(0, stages.findIndex((s) => !flags[s]) === -1 ? stages.length - 1 : stages.findIndex((s) => !flags[s]) - 1)] ?? 'planned';
 
 export interface SessionState {
   /** The least advanced batch's stage. */

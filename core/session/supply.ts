@@ -47,28 +47,63 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   const { household, eaters } = world;
   const cubesPerMeal = eaters.find((e) => e.baby)?.baby?.cubesPerMeal ?? 3;
   const inGroup = (group: EatenDay['group']): DayEaten[] => [
-    ...eaten.filter((e) => e.group === group).map((e) => ({ day: e.day, portions: group === 'baby' ? e.portions / cubesPerMeal : e.portions })),
-    ...probable.filter((p) => groupOf(p.kind) === group).map((p) => ({ day: p.planned?.day ?? today, portions: group === 'dinner' ? Math.min(p.left, demand(eaters, p.planned?.day ?? today).quarters / 4) : group === 'baby' ? p.left / cubesPerMeal : p.left })),
+    ...eaten
+      .filter((e) => e.group === group)
+      .map((e) => ({ day: e.day, portions: group === 'baby' ? e.portions / cubesPerMeal : e.portions })),
+    ...probable
+      .filter((p) => groupOf(p.kind) === group)
+      .map((p) => ({
+        day: p.planned?.day ?? today,
+        portions:
+          group === 'dinner'
+            ? Math.min(p.left, demand(eaters, p.planned?.day ?? today).quarters / 4)
+            : group === 'baby'
+              ? p.left / cubesPerMeal
+              : p.left,
+      })),
   ];
   const startDay = tonightLogged ? addDays(today, 1) : today;
   const make = (group: EatenDay['group'], left: number, count: number, unit: string, daily: (day: Day) => number): Supply => {
-    const r = runway({ today: group === 'dinner' ? startDay : today, left, demand: daily, eaten: inGroup(group), parDays: household.parDays, leadDays: household.leadDays });
+    const r = runway({
+      today: group === 'dinner' ? startDay : today,
+      left,
+      demand: daily,
+      eaten: inGroup(group),
+      parDays: household.parDays,
+      leadDays: household.leadDays,
+    });
     return { group, count, unit, runway: r, says: saysLast(r) };
   };
 
   const quarters = dinnerQuarters(stock);
-  const dinners = make('dinner', quarters / 4, dinnersLeft(quarters, eaters, today, tonightLogged), 'dinners', (day) => demand(eaters, day).quarters / 4);
+  const dinners = make(
+    'dinner',
+    quarters / 4,
+    dinnersLeft(quarters, eaters, today, tonightLogged),
+    'dinners',
+    (day) => demand(eaters, day).quarters / 4,
+  );
   const cubes = stock.filter((p) => p.kind === 'puree').reduce((s, p) => s + p.left, 0);
   const hasBaby = eaters.some((e) => e.stage === 'baby');
   const brothMl = stock.filter((p) => p.kind === 'broth').reduce((s, p) => s + (p.left / p.portions) * p.volumeMl, 0);
   return {
     dinners,
-    ...(hasBaby && { baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demand(eaters, day).babyMeals) }),
-    ...((brothMl > 0 || household.brothPacksPerWeek > 0) && { broth: make('broth', brothMl / brothUnitMl, Math.floor(brothMl / brothUnitMl + 1e-9), 'packs of broth', () => household.brothPacksPerWeek / 7) }),
+    ...(hasBaby && {
+      baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demand(eaters, day).babyMeals),
+    }),
+    ...((brothMl > 0 || household.brothPacksPerWeek > 0) && {
+      broth: make(
+        'broth',
+        brothMl / brothUnitMl,
+        Math.floor(brothMl / brothUnitMl + 1e-9),
+        'packs of broth',
+        () => household.brothPacksPerWeek / 7,
+      ),
+    }),
     probable: probable.length,
   };
 }
 
 /** The supply a kind counts towards; bases, aromatics, dried and bread count for themselves. */
-export const groupOf = (kind: string): EatenDay['group'] | undefined => (kind === 'meal' || kind === 'kit' ? 'dinner' : kind === 'puree' ? 'baby' : kind === 'broth' ? 'broth' : undefined);
-
+export const groupOf = (kind: string): EatenDay['group'] | undefined =>
+  kind === 'meal' || kind === 'kit' ? 'dinner' : kind === 'puree' ? 'baby' : kind === 'broth' ? 'broth' : undefined;

@@ -57,7 +57,9 @@ export function todayView(world: World, today: Day, tonightLogged: boolean): Tod
     probable,
     week: daysFrom(today, 7).map((day) => {
       const d = demand(world.eaters, day);
-      const covered = plannedFor(day).filter((p) => p.kind === 'meal' || p.kind === 'kit').reduce((s, p) => s + p.left * 4, 0);
+      const covered = plannedFor(day)
+        .filter((p) => p.kind === 'meal' || p.kind === 'kit')
+        .reduce((s, p) => s + p.left * 4, 0);
       return { day, quarters: d.quarters, babyMeals: d.babyMeals, covered: Math.min(d.quarters, covered) };
     }),
   };

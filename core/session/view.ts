@@ -50,7 +50,14 @@ function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
  * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
  * @param packs packs filled from this session, empty ones too
  */
-export function sessionView(session: Session, events: readonly TamboEvent[], packs: readonly PackState[], world: World, now: Instant, _today: Day): SessionView {
+export function sessionView(
+  session: Session,
+  events: readonly TamboEvent[],
+  packs: readonly PackState[],
+  world: World,
+  now: Instant,
+  _today: Day,
+): SessionView {
   const log = sessionLog(events);
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
   const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
@@ -61,10 +68,12 @@ export function sessionView(session: Session, events: readonly TamboEvent[], pac
   const list: ShopSection[] = shoppingList(scaled, world.finder);
   const tasks = tasksFor(scaled, world.finder);
   const count = (kind: string): number => world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
-  const progress = new Map(tasks.flatMap((t): [string, Progress][] => {
-    const l = log.tasks.get(t.id);
-    return l ? [[t.id, progressOf(t, l, now)]] : [];
-  }));
+  const progress = new Map(
+    tasks.flatMap((t): [string, Progress][] => {
+      const l = log.tasks.get(t.id);
+      return l ? [[t.id, progressOf(t, l, now)]] : [];
+    }),
+  );
   const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity: { hob: count('hob') || 4, oven: count('oven') || 1 } }, progress);
   const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
 
@@ -82,7 +91,15 @@ export function sessionView(session: Session, events: readonly TamboEvent[], pac
     const own = tasks.filter((t) => t.id.startsWith(`step:${b.batch.id}:`));
     const last = own.at(-1);
     const done = last && log.tasks.get(last.id);
-    return own.length > 0 && done?.state === 'done' && done.endedAt && !b.flags.packed && b.revision.kind !== 'kit' && !b.revision.raw && own.some((t) => t.needs.length > 0) ? [{ ...coolingClock(done.endedAt, now), batchId: b.batch.id, name: b.revision.name }] : [];
+    return own.length > 0 &&
+      done?.state === 'done' &&
+      done.endedAt &&
+      !b.flags.packed &&
+      b.revision.kind !== 'kit' &&
+      !b.revision.raw &&
+      own.some((t) => t.needs.length > 0)
+      ? [{ ...coolingClock(done.endedAt, now), batchId: b.batch.id, name: b.revision.name }]
+      : [];
   });
   return {
     session,
@@ -105,7 +122,9 @@ export function sessionView(session: Session, events: readonly TamboEvent[], pac
         return { ...task, ...(l && { log: l }), ...(slot && { startMin: slot.startMin, endMin: slot.endMin }), ...(cook && { cook }) };
       })
       .sort((a, b) => (a.startMin ?? -1) - (b.startMin ?? -1)),
-    ...(planned.ok ? { schedule: planned.schedule } : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
+    ...(planned.ok
+      ? { schedule: planned.schedule }
+      : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
     cooling,
     fit: fitCheck({ batches, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
   };

@@ -24,7 +24,11 @@ export interface World {
 }
 
 /** Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown. */
-export function allergensOf(revision: Revision, world: Pick<World, 'finder' | 'recipe'>, seen: ReadonlySet<string> = new Set()): AllergenSummary {
+export function allergensOf(
+  revision: Revision,
+  world: Pick<World, 'finder' | 'recipe'>,
+  seen: ReadonlySet<string> = new Set(),
+): AllergenSummary {
   const path = new Set([...seen, revision.recipeId]);
   return allergenSummary(revision.lines, world.finder, (id) => {
     const drawn = path.has(id) ? undefined : world.recipe(id)?.revision;

@@ -50,20 +50,35 @@ function bought(line: ScaledLine, row: IngredientRow | undefined): Bought {
   const edible = row?.ediblePct ?? 100;
   const base = inBase(line.exact);
   if (base?.dimension === 'volume' && row?.density.liquid !== undefined) return { unit: 'ml', amount: base.value, because: [] };
-  if (line.massG !== undefined) return { unit: 'g', amount: (line.massG * 100) / edible, because: edible < 100 ? [{ code: 'trim', params: { edible }, ...(row && { source: row.source }) }] : [] };
+  if (line.massG !== undefined)
+    return {
+      unit: 'g',
+      amount: (line.massG * 100) / edible,
+      because: edible < 100 ? [{ code: 'trim', params: { edible }, ...(row && { source: row.source }) }] : [],
+    };
   if (base?.dimension === 'volume') return { unit: 'ml', amount: base.value, because: row ? [{ code: 'noDensity' }] : [] };
   if (unitFacts[line.exact.unit].dimension === 'piece') return { unit: 'piece', amount: toNumber(line.exact.amount), because: [] };
   return { unit: 'asNeeded', amount: 0, because: [] };
 }
 
-const say = (unit: ShopLine['unit'], amount: number): string => (unit === 'g' ? sayMass(Math.ceil(amount)) : unit === 'ml' ? sayVolume(Math.ceil(amount)) : unit === 'piece' ? String(Math.ceil(amount - 1e-9)) : 'as needed');
+const say = (unit: ShopLine['unit'], amount: number): string =>
+  unit === 'g'
+    ? sayMass(Math.ceil(amount))
+    : unit === 'ml'
+      ? sayVolume(Math.ceil(amount))
+      : unit === 'piece'
+        ? String(Math.ceil(amount - 1e-9))
+        : 'as needed';
 
 /** "1.65 kg, about 11": counted things are bought by eye. */
 function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow | undefined): string {
   const text = say(line.unit, line.amount);
   if (line.unit !== 'g' || row?.pieceG === undefined || !['greens_roots', 'fruit', 'dairy_eggs', 'herbs'].includes(row.aisle)) return text;
   const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
-  const each = row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) && !/^\d/.test(row.pieceName) ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}` : '';
+  const each =
+    row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) && !/^\d/.test(row.pieceName)
+      ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}`
+      : '';
   return pieces > 0 && pieces <= 60 ? `${text}, about ${pieces}${each}` : text;
 }
 
@@ -92,14 +107,27 @@ export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFi
         line.amount += b.amount;
         line.asked.push(asked);
       } else {
-        lines.set(key, { key, name, aisle: row?.aisle ?? 'other', unit: b.unit, amount: b.amount, out: '', asked: [asked], because: b.because, onTheDay, ...(row && { row }) });
+        lines.set(key, {
+          key,
+          name,
+          aisle: row?.aisle ?? 'other',
+          unit: b.unit,
+          amount: b.amount,
+          out: '',
+          asked: [asked],
+          because: b.because,
+          onTheDay,
+          ...(row && { row }),
+        });
       }
     }
   }
   const all = [...lines.values()].map(({ row, ...line }): ShopLine => ({ ...line, out: sayBought(line, row) }));
   const byName = (a: ShopLine, b: ShopLine): number => a.name.localeCompare(b.name) || a.key.localeCompare(b.key);
   const sections = aisles.map((aisle) => ({ ...aisle, lines: all.filter((l) => !l.onTheDay && l.aisle === aisle.id).sort(byName) }));
-  return [...sections, { id: 'onTheDay', name: 'For the day it is eaten', lines: all.filter((l) => l.onTheDay).sort(byName) }].filter((s) => s.lines.length > 0);
+  return [...sections, { id: 'onTheDay', name: 'For the day it is eaten', lines: all.filter((l) => l.onTheDay).sort(byName) }].filter(
+    (s) => s.lines.length > 0,
+  );
 }
 
 /** What a tick remembers, and whether the list has moved since. */

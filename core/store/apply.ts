@@ -6,10 +6,15 @@ const clean = (n: number): number => Math.round(n * 1e6) / 1e6;
 /** Takes portions out; what was logged beyond the stock becomes a difference to settle. */
 function take(pack: PackState, portions: number, into: 'eaten' | 'given' | 'discarded'): PackState {
   const taken = Math.min(pack.left, portions);
-  return { ...pack, left: clean(pack.left - taken), sums: { ...pack.sums, [into]: clean(pack.sums[into] + portions), difference: clean(pack.sums.difference + portions - taken) } };
+  return {
+    ...pack,
+    left: clean(pack.left - taken),
+    sums: { ...pack.sums, [into]: clean(pack.sums[into] + portions), difference: clean(pack.sums.difference + portions - taken) },
+  };
 }
 
-const ended = (pack: PackState, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): PackState => (pack.left > 0 || pack.ended ? pack : { ...pack, ended: { how, at: event.instant, ...(reason && { reason }) } });
+const ended = (pack: PackState, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): PackState =>
+  pack.left > 0 || pack.ended ? pack : { ...pack, ended: { how, at: event.instant, ...(reason && { reason }) } };
 
 /**
  * One event applied to one pack. A well-formed event for a known pack is always accepted: eating more than is there clamps to nothing left.
@@ -18,7 +23,14 @@ const ended = (pack: PackState, event: TamboEvent, how: NonNullable<PackState['e
 export function applyEvent(pack: PackState | undefined, event: TamboEvent, packId: string): PackState | undefined {
   if (event.type === 'filled') {
     if (pack) return pack;
-    return { ...event.data, packId, left: event.data.portions, filledAt: event.instant, washed: false, sums: { eaten: 0, discarded: 0, given: 0, lost: 0, found: 0, corrected: 0, difference: 0 } };
+    return {
+      ...event.data,
+      packId,
+      left: event.data.portions,
+      filledAt: event.instant,
+      washed: false,
+      sums: { eaten: 0, discarded: 0, given: 0, lost: 0, found: 0, corrected: 0, difference: 0 },
+    };
   }
   if (!pack) return undefined;
   switch (event.type) {
@@ -38,7 +50,12 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
       const total = event.data.guests + event.data.shares.reduce((sum, s) => sum + s.portions, 0);
       const after = take(pack, total, 'eaten');
       const { planned: _planned, pulled: _pulled, ...rest } = after;
-      const settled: PackState = event.data.rest === 'binned' ? take(rest, rest.left, 'discarded') : event.data.rest === 'fridge' && rest.left > 0 ? { ...rest, fridgeSince: rest.fridgeSince ?? event.instant } : rest;
+      const settled: PackState =
+        event.data.rest === 'binned'
+          ? take(rest, rest.left, 'discarded')
+          : event.data.rest === 'fridge' && rest.left > 0
+            ? { ...rest, fridgeSince: rest.fridgeSince ?? event.instant }
+            : rest;
       return ended(settled, event, 'eaten');
     }
     case 'given':
@@ -49,11 +66,19 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
       return ended({ ...pack, left: 0, sums: { ...pack.sums, lost: clean(pack.sums.lost + pack.left) } }, event, 'lost');
     case 'found': {
       const { ended: _ended, ...rest } = pack;
-      return { ...rest, left: clean(pack.left + event.data.portions), sums: { ...pack.sums, found: clean(pack.sums.found + event.data.portions) } };
+      return {
+        ...rest,
+        left: clean(pack.left + event.data.portions),
+        sums: { ...pack.sums, found: clean(pack.sums.found + event.data.portions) },
+      };
     }
     case 'corrected': {
       const { ended: _ended, ...rest } = pack;
-      const next: PackState = { ...rest, left: event.data.portions, sums: { ...pack.sums, corrected: clean(pack.sums.corrected + event.data.portions - pack.left) } };
+      const next: PackState = {
+        ...rest,
+        left: event.data.portions,
+        sums: { ...pack.sums, corrected: clean(pack.sums.corrected + event.data.portions - pack.left) },
+      };
       return ended(next, event, 'corrected', event.data.reason);
     }
     case 'labelled':
@@ -66,7 +91,16 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
 }
 
 /** The one order all devices agree on (DECISIONS 8). */
-export const byOrder = (a: TamboEvent, b: TamboEvent): number => (a.instant < b.instant ? -1 : a.instant > b.instant ? 1 : a.device < b.device ? -1 : a.device > b.device ? 1 : a.counter - b.counter || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+export const byOrder = (a: TamboEvent, b: TamboEvent): number =>
+  a.instant < b.instant
+    ? -1
+    : a.instant > b.instant
+      ? 1
+      : a.device < b.device
+        ? -1
+        : a.device > b.device
+          ? 1
+          : a.counter - b.counter || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 
 /**
  * Ids of events that are undone; undoing an undo restores its target.
@@ -92,5 +126,8 @@ export function effective(events: readonly TamboEvent[]): TamboEvent[] {
 export function foldPack(events: readonly TamboEvent[], packId: string): PackState | undefined {
   const mine = effective(events).filter((e) => e.subjects.includes(packId));
   const filled = mine.filter((e) => e.type === 'filled');
-  return [...filled, ...mine.filter((e) => e.type !== 'filled')].reduce<PackState | undefined>((pack, event) => applyEvent(pack, event, packId), undefined);
+  return [...filled, ...mine.filter((e) => e.type !== 'filled')].reduce<PackState | undefined>(
+    (pack, event) => applyEvent(pack, event, packId),
+    undefined,
+  );
 }

@@ -34,7 +34,11 @@ export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> 
     if (!pack.containerId) continue;
     const c = counts.get(pack.containerId) ?? { holding: 0, toWash: 0, ever: 0 };
     const empty = statusOf(pack) === 'empty';
-    counts.set(pack.containerId, { holding: c.holding + (empty ? 0 : 1), toWash: c.toWash + (empty && !pack.washed ? 1 : 0), ever: c.ever + 1 });
+    counts.set(pack.containerId, {
+      holding: c.holding + (empty ? 0 : 1),
+      toWash: c.toWash + (empty && !pack.washed ? 1 : 0),
+      ever: c.ever + 1,
+    });
   }
   return counts;
 }
@@ -43,8 +47,15 @@ export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> 
  * Containers free now: a returning one is free again once its pack is eaten and it is washed, a one-use one is gone for good.
  * Trays are never filled for good and stay free.
  */
-export const freeNow = (containers: readonly Container[], usage: ReadonlyMap<string, ContainerUse>): { container: Container; free: number; toWash: number }[] =>
+export const freeNow = (
+  containers: readonly Container[],
+  usage: ReadonlyMap<string, ContainerUse>,
+): { container: Container; free: number; toWash: number }[] =>
   containers.map((container) => {
     const use = usage.get(container.id) ?? { holding: 0, toWash: 0, ever: 0 };
-    return { container, free: Math.max(0, container.owned - (container.oneUse ? use.ever : use.holding + use.toWash)), toWash: container.oneUse ? 0 : use.toWash };
+    return {
+      container,
+      free: Math.max(0, container.owned - (container.oneUse ? use.ever : use.holding + use.toWash)),
+      toWash: container.oneUse ? 0 : use.toWash,
+    };
   });

@@ -23,4 +23,5 @@ export interface PackState extends EventData<'filled'> {
 /** Where a pack stands on its way. */
 export type PackStatus = 'unplaced' | 'frozen' | 'fridge' | 'empty';
 
-export const statusOf = (pack: Pick<PackState, 'left' | 'fridgeSince' | 'placeId'>): PackStatus => (pack.left <= 0 ? 'empty' : pack.fridgeSince ? 'fridge' : pack.placeId ? 'frozen' : 'unplaced');
+export const statusOf = (pack: Pick<PackState, 'left' | 'fridgeSince' | 'placeId'>): PackStatus =>
+  pack.left <= 0 ? 'empty' : pack.fridgeSince ? 'fridge' : pack.placeId ? 'frozen' : 'unplaced';

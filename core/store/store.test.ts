@@ -5,27 +5,44 @@ import { testContainer } from '../pack/fixtures.ts';
 import { histories, testFilled, testInstant } from './fixtures.ts';
 import { dueOf, foldPack, freeNow, roomIn, statusOf, usageOf, useFirst, type PackState } from './index.ts';
 
-const packsOf = (events: TamboEvent[]) => [...new Set(events.flatMap((e) => e.subjects))].map((id) => foldPack(events, id)).filter((p): p is PackState => p !== undefined);
-const event = <T extends TamboEvent['type']>(type: T, data: Extract<TamboEvent, { type: T }>['data'], minute: number, id = `${type}${minute}`): TamboEvent => ({ id, subjects: ['p'], instant: testInstant(minute), device: 'd', counter: minute, version: 1, type, data }) as TamboEvent;
-const ate = (portions: number, minute: number, rest: 'none' | 'fridge' | 'binned' = 'none') => event('eaten', { day: '2026-10-20', meal: 'dinner', shares: [{ eaterId: 'osk', portions }], guests: 0, rest }, minute);
+const packsOf = (events: TamboEvent[]) =>
+  [...new Set(events.flatMap((e) => e.subjects))].map((id) => foldPack(events, id)).filter((p): p is PackState => p !== undefined);
+const event = <T extends TamboEvent['type']>(
+  type: T,
+  data: Extract<TamboEvent, { type: T }>['data'],
+  minute: number,
+  id = `${type}${minute}`,
+): TamboEvent =>
+  ({ id, subjects: ['p'], instant: testInstant(minute), device: 'd', counter: minute, version: 1, type, data }) as TamboEvent;
+const ate = (portions: number, minute: number, rest: 'none' | 'fridge' | 'binned' = 'none') =>
+  event('eaten', { day: '2026-10-20', meal: 'dinner', shares: [{ eaterId: 'osk', portions }], guests: 0, rest }, minute);
 const filled = event('filled', testFilled(), 0);
 
 describe('the pack ledger', () => {
   it('is the same whatever order events come in, and however often', () => {
-    fc.assert(fc.property(histories, fc.infiniteStream(fc.nat()), (events, dice) => {
-      const shuffled = events.map((e) => [dice.next().value as number, e] as const).toSorted((a, b) => a[0] - b[0]).map((x) => x[1]);
-      expect(packsOf([...shuffled, ...events]).toSorted((a, b) => a.packId.localeCompare(b.packId))).toEqual(packsOf(events).toSorted((a, b) => a.packId.localeCompare(b.packId)));
-    }));
+    fc.assert(
+      fc.property(histories, fc.infiniteStream(fc.nat()), (events, dice) => {
+        const shuffled = events
+          .map((e) => [dice.next().value as number, e] as const)
+          .toSorted((a, b) => a[0] - b[0])
+          .map((x) => x[1]);
+        expect(packsOf([...shuffled, ...events]).toSorted((a, b) => a.packId.localeCompare(b.packId))).toEqual(
+          packsOf(events).toSorted((a, b) => a.packId.localeCompare(b.packId)),
+        );
+      }),
+    );
   });
   it('loses and makes nothing: filled + found + corrections = eaten + discarded + given + lost + left - difference', () => {
-    fc.assert(fc.property(histories, (events) => {
-      for (const p of packsOf(events)) {
-        const s = p.sums;
-        expect(p.portions + s.found + s.corrected).toBeCloseTo(s.eaten + s.discarded + s.given + s.lost + p.left - s.difference, 6);
-        expect(p.left).toBeGreaterThanOrEqual(0);
-        expect(s.difference).toBeGreaterThanOrEqual(0);
-      }
-    }));
+    fc.assert(
+      fc.property(histories, (events) => {
+        for (const p of packsOf(events)) {
+          const s = p.sums;
+          expect(p.portions + s.found + s.corrected).toBeCloseTo(s.eaten + s.discarded + s.given + s.lost + p.left - s.difference, 6);
+          expect(p.left).toBeGreaterThanOrEqual(0);
+          expect(s.difference).toBeGreaterThanOrEqual(0);
+        }
+      }),
+    );
   });
   it('undoes, and undoing that restores', () => {
     const undo = event('undone', { eventId: 'eaten5' }, 9, 'u1');
@@ -34,7 +51,12 @@ describe('the pack ledger', () => {
     expect(foldPack([filled, ate(1, 5), undo], 'p')!.left).toBe(4);
     expect(foldPack([filled, ate(1, 5), undo, again], 'p')!.left).toBe(3);
   });
-  it('clamps to nothing and keeps a difference to settle', () => expect(foldPack([filled, ate(3, 5), ate(3, 6)], 'p')).toMatchObject({ left: 0, sums: { eaten: 6, difference: 2 }, ended: { how: 'eaten' } }));
+  it('clamps to nothing and keeps a difference to settle', () =>
+    expect(foldPack([filled, ate(3, 5), ate(3, 6)], 'p')).toMatchObject({
+      left: 0,
+      sums: { eaten: 6, difference: 2 },
+      ended: { how: 'eaten' },
+    }));
   it('applies what sorts before filling right after it', () => expect(foldPack([filled, ate(1, -30)], 'p')!.left).toBe(3));
   it('starts the fridge clock for the rest', () => {
     const p = foldPack([filled, event('moved', { placeId: 'shed', zoneId: 'z' }, 1), ate(1, 60, 'fridge')], 'p')!;
@@ -45,24 +67,42 @@ describe('the pack ledger', () => {
 
 describe('use first', () => {
   it('orders by due day whatever order they are read in', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 10, max: 28 }), { minLength: 1, maxLength: 12 }), (days) => {
-      const packs = days.map((d, i) => ({ ...foldPack([filled], 'p')!, packId: `p${i}`, code: `c${i}`, bestBy: `2026-12-${d}` }));
-      const order = (list: PackState[]) => useFirst(list, '2026-11-24', 'Europe/London').map((x) => x.pack.packId);
-      expect(order([...packs].reverse())).toEqual(order(packs));
-      const due = useFirst(packs, '2026-11-24', 'Europe/London').map((x) => x.due.day);
-      expect(due).toEqual(due.toSorted());
-    }));
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 10, max: 28 }), { minLength: 1, maxLength: 12 }), (days) => {
+        const packs = days.map((d, i) => ({ ...foldPack([filled], 'p')!, packId: `p${i}`, code: `c${i}`, bestBy: `2026-12-${d}` }));
+        const order = (list: PackState[]) => useFirst(list, '2026-11-24', 'Europe/London').map((x) => x.pack.packId);
+        expect(order([...packs].reverse())).toEqual(order(packs));
+        const due = useFirst(packs, '2026-11-24', 'Europe/London').map((x) => x.due.day);
+        expect(due).toEqual(due.toSorted());
+      }),
+    );
   });
   it('puts carrots of 2 Mar before those of 9 Mar', () => {
-    const lot = (code: string, made: string, bestBy: string) => ({ ...foldPack([filled], 'p')!, code, made: { earliest: made, latest: made }, bestBy });
-    expect(useFirst([lot('b', '2026-03-09', '2026-11-09'), lot('a', '2026-03-02', '2026-11-02')], '2026-03-20', 'Europe/London')[0]!.pack.code).toBe('a');
+    const lot = (code: string, made: string, bestBy: string) => ({
+      ...foldPack([filled], 'p')!,
+      code,
+      made: { earliest: made, latest: made },
+      bestBy,
+    });
+    expect(
+      useFirst([lot('b', '2026-03-09', '2026-11-09'), lot('a', '2026-03-02', '2026-11-02')], '2026-03-20', 'Europe/London')[0]!.pack.code,
+    ).toBe('a');
   });
 });
 
 describe('room and containers', () => {
-  const place = { id: 'shed', name: 'Shed chest', kind: 'chest' as const, litres: 200, temperatureC: -20, zones: [{ id: 'left', name: 'left', litres: 100 }], prefers: [] };
+  const place = {
+    id: 'shed',
+    name: 'Shed chest',
+    kind: 'chest' as const,
+    litres: 200,
+    temperatureC: -20,
+    zones: [{ id: 'left', name: 'left', litres: 100 }],
+    prefers: [],
+  };
   const stored = foldPack([filled, event('moved', { placeId: 'shed', zoneId: 'left' }, 1)], 'p')!;
-  it('counts packs by their outside against the usable litres', () => expect(roomIn(place, [stored])).toEqual({ placeId: 'shed', usableMl: 170_000, usedMl: 1900, freeMl: 168_100, packs: 1 }));
+  it('counts packs by their outside against the usable litres', () =>
+    expect(roomIn(place, [stored])).toEqual({ placeId: 'shed', usableMl: 170_000, usedMl: 1900, freeMl: 168_100, packs: 1 }));
   it('a returning container is to wash when empty, free after one tap; a one-use one is gone', () => {
     const tub = { ...stored, containerId: 'tub' };
     const empty = { ...tub, left: 0 };

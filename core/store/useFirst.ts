@@ -26,5 +26,10 @@ export function useFirst(packs: readonly PackState[], today: Day, zone: string):
   return packs
     .filter((p) => statusOf(p) !== 'empty')
     .map((pack) => ({ pack, due: dueOf(pack, today, zone) }))
-    .sort((a, b) => a.due.day.localeCompare(b.due.day) || a.pack.made.earliest.localeCompare(b.pack.made.earliest) || a.pack.code.localeCompare(b.pack.code));
+    .sort(
+      (a, b) =>
+        a.due.day.localeCompare(b.due.day) ||
+        a.pack.made.earliest.localeCompare(b.pack.made.earliest) ||
+        a.pack.code.localeCompare(b.pack.code),
+    );
 }

@@ -17,12 +17,15 @@ export const guard: RequestHandler = (req, res, next) => {
   const writes = !['GET', 'HEAD', 'OPTIONS'].includes(req.method);
   if (!writes) return next();
   const site = req.headers['sec-fetch-site'];
-  if (typeof site === 'string' && site !== 'same-origin' && site !== 'none') return refuse(403, 'Writes come from this household’s own pages only.', 'same-origin', site);
+  if (typeof site === 'string' && site !== 'same-origin' && site !== 'none')
+    return refuse(403, 'Writes come from this household’s own pages only.', 'same-origin', site);
   const origin = req.headers.origin;
   if (origin) {
     const name = URL.canParse(origin) ? new URL(origin).host : origin;
-    if (name !== host && !(ownHosts.has(hostName(name)) && process.env.TAMBO_DEV === '1')) return refuse(403, 'Writes come from this household’s own pages only.', host, origin);
+    if (name !== host && !(ownHosts.has(hostName(name)) && process.env.TAMBO_DEV === '1'))
+      return refuse(403, 'Writes come from this household’s own pages only.', host, origin);
   }
-  if (!(req.headers['content-type'] ?? '').startsWith('application/json')) return refuse(415, 'Send JSON.', 'content-type: application/json', req.headers['content-type'] ?? 'nothing');
+  if (!(req.headers['content-type'] ?? '').startsWith('application/json'))
+    return refuse(415, 'Send JSON.', 'content-type: application/json', req.headers['content-type'] ?? 'nothing');
   next();
 };

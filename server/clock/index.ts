@@ -15,7 +15,8 @@ export interface Clock {
  */
 export function makeClock(env: { TAMBO_NOW?: string; TAMBO_CLOCK?: string }): Clock {
   const set = env.TAMBO_NOW ? new Date(env.TAMBO_NOW) : undefined;
-  if (set && Number.isNaN(set.getTime())) throw new Error(`TAMBO_NOW: expected an instant such as 2026-11-24T16:00:00Z, got "${env.TAMBO_NOW}"`);
+  if (set && Number.isNaN(set.getTime()))
+    throw new Error(`TAMBO_NOW: expected an instant such as 2026-11-24T16:00:00Z, got "${env.TAMBO_NOW}"`);
   const stopped = env.TAMBO_CLOCK === 'stopped';
   let offset = set ? set.getTime() - Date.now() : 0;
   let held = set?.getTime() ?? Date.now();

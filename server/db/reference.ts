@@ -1,5 +1,17 @@
 import { and, eq } from 'drizzle-orm';
-import { bagRows, headspaceRows, ingredientRows, lifeRows, materialRows, panRows, spaceRows, tubRows, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen/data';
+import {
+  bagRows,
+  headspaceRows,
+  ingredientRows,
+  lifeRows,
+  materialRows,
+  panRows,
+  spaceRows,
+  tubRows,
+  type IngredientRow,
+  type LifeRow,
+  type ReferenceRow,
+} from '#core/kitchen/data';
 import { reheatRows, thawRows, thicknessRows } from '#core/pack/data';
 import { portionRows } from '#core/plan/data';
 import { allergenRows, clockRows, hiddenAllergenRows, setpointRows } from '#core/safety/data';
@@ -10,9 +22,22 @@ import { meta, refRow } from './schema.ts';
 const referenceVersion = 1;
 
 const tables = {
-  ingredient: ingredientRows, life: lifeRows, bag: bagRows, headspace: headspaceRows, tub: tubRows, pan: panRows, material: materialRows, space: spaceRows,
-  reheat: reheatRows, thaw: thawRows, thickness: thicknessRows, portion: portionRows,
-  allergen: allergenRows, hidden_allergen: hiddenAllergenRows, clock: clockRows, setpoint: setpointRows,
+  ingredient: ingredientRows,
+  life: lifeRows,
+  bag: bagRows,
+  headspace: headspaceRows,
+  tub: tubRows,
+  pan: panRows,
+  material: materialRows,
+  space: spaceRows,
+  reheat: reheatRows,
+  thaw: thawRows,
+  thickness: thicknessRows,
+  portion: portionRows,
+  allergen: allergenRows,
+  hidden_allergen: hiddenAllergenRows,
+  clock: clockRows,
+  setpoint: setpointRows,
 } as const;
 
 export type ReferenceTable = keyof typeof tables;
@@ -25,10 +50,16 @@ export function loadReference(db: Db): void {
     for (const [table, rows] of Object.entries(tables)) {
       for (const row of rows) {
         const shipped = row as unknown as Record<string, unknown>;
-        tx.insert(refRow).values({ table, id: row.id, shipped, edited: null, source: row.source, version: referenceVersion }).onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: referenceVersion } }).run();
+        tx.insert(refRow)
+          .values({ table, id: row.id, shipped, edited: null, source: row.source, version: referenceVersion })
+          .onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: referenceVersion } })
+          .run();
       }
     }
-    tx.insert(meta).values({ key: 'referenceVersion', value: referenceVersion }).onConflictDoUpdate({ target: meta.key, set: { value: referenceVersion } }).run();
+    tx.insert(meta)
+      .values({ key: 'referenceVersion', value: referenceVersion })
+      .onConflictDoUpdate({ target: meta.key, set: { value: referenceVersion } })
+      .run();
   });
 }
 
@@ -40,11 +71,20 @@ interface RowTypes {
 /** Rows of a reference table as this household sees them: its own edit, else as shipped. */
 export function referenceRows<T extends ReferenceTable>(db: Db, table: T): (T extends keyof RowTypes ? RowTypes[T] : ReferenceRow)[] {
   type Row = T extends keyof RowTypes ? RowTypes[T] : ReferenceRow;
-  return db.select().from(refRow).where(eq(refRow.table, table)).all().map((r) => (r.edited ?? r.shipped) as unknown as Row);
+  return db
+    .select()
+    .from(refRow)
+    .where(eq(refRow.table, table))
+    .all()
+    .map((r) => (r.edited ?? r.shipped) as unknown as Row);
 }
 
 /** One row with where it comes from. */
 export const referenceRow = (db: Db, table: ReferenceTable, id: string): Record<string, unknown> | undefined => {
-  const row = db.select().from(refRow).where(and(eq(refRow.table, table), eq(refRow.id, id))).get();
+  const row = db
+    .select()
+    .from(refRow)
+    .where(and(eq(refRow.table, table), eq(refRow.id, id)))
+    .get();
   return row ? (row.edited ?? row.shipped) : undefined;
 };

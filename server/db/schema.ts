@@ -3,67 +3,96 @@ import type { TamboEvent } from '#core/contract';
 import type { PackState } from '#core/store';
 
 /** Everything logged, append-only. Stock is folded from here and can be rebuilt. */
-export const event = sqliteTable('event', {
-  id: text().primaryKey(),
-  stream: text().notNull(),
-  type: text().notNull(),
-  subjects: text({ mode: 'json' }).$type<string[]>().notNull(),
-  instant: text().notNull(),
-  device: text().notNull(),
-  counter: integer().notNull(),
-  version: integer().notNull(),
-  data: text({ mode: 'json' }).$type<TamboEvent['data']>().notNull(),
-  receivedAt: text('received_at').notNull(),
-}, (t) => [index('event_by_instant').on(t.instant), index('event_by_stream').on(t.stream, t.instant)]);
+export const event = sqliteTable(
+  'event',
+  {
+    id: text().primaryKey(),
+    stream: text().notNull(),
+    type: text().notNull(),
+    subjects: text({ mode: 'json' }).$type<string[]>().notNull(),
+    instant: text().notNull(),
+    device: text().notNull(),
+    counter: integer().notNull(),
+    version: integer().notNull(),
+    data: text({ mode: 'json' }).$type<TamboEvent['data']>().notNull(),
+    receivedAt: text('received_at').notNull(),
+  },
+  (t) => [index('event_by_instant').on(t.instant), index('event_by_stream').on(t.stream, t.instant)],
+);
 
 /** Which events speak of a pack or a session. */
-export const eventSubject = sqliteTable('event_subject', {
-  subject: text().notNull(),
-  eventId: text('event_id').notNull().references(() => event.id),
-}, (t) => [primaryKey({ columns: [t.subject, t.eventId] })]);
+export const eventSubject = sqliteTable(
+  'event_subject',
+  {
+    subject: text().notNull(),
+    eventId: text('event_id')
+      .notNull()
+      .references(() => event.id),
+  },
+  (t) => [primaryKey({ columns: [t.subject, t.eventId] })],
+);
 
 /** Projection: each pack as its events have made it. */
-export const packState = sqliteTable('pack_state', {
-  packId: text('pack_id').primaryKey(),
-  code: text().notNull(),
-  status: text().notNull(),
-  kind: text().notNull(),
-  name: text().notNull(),
-  left: real().notNull(),
-  bestBy: text('best_by').notNull(),
-  placeId: text('place_id'),
-  containerId: text('container_id'),
-  sessionId: text('session_id'),
-  recipeId: text('recipe_id'),
-  washed: integer({ mode: 'boolean' }).notNull(),
-  lastInstant: text('last_instant').notNull(),
-  lastDevice: text('last_device').notNull(),
-  lastCounter: integer('last_counter').notNull(),
-  data: text({ mode: 'json' }).$type<PackState>().notNull(),
-}, (t) => [uniqueIndex('pack_by_code').on(t.code), index('pack_by_status').on(t.status), index('pack_by_session').on(t.sessionId), index('pack_by_container').on(t.containerId, t.status), index('pack_by_recipe').on(t.recipeId)]);
+export const packState = sqliteTable(
+  'pack_state',
+  {
+    packId: text('pack_id').primaryKey(),
+    code: text().notNull(),
+    status: text().notNull(),
+    kind: text().notNull(),
+    name: text().notNull(),
+    left: real().notNull(),
+    bestBy: text('best_by').notNull(),
+    placeId: text('place_id'),
+    containerId: text('container_id'),
+    sessionId: text('session_id'),
+    recipeId: text('recipe_id'),
+    washed: integer({ mode: 'boolean' }).notNull(),
+    lastInstant: text('last_instant').notNull(),
+    lastDevice: text('last_device').notNull(),
+    lastCounter: integer('last_counter').notNull(),
+    data: text({ mode: 'json' }).$type<PackState>().notNull(),
+  },
+  (t) => [
+    uniqueIndex('pack_by_code').on(t.code),
+    index('pack_by_status').on(t.status),
+    index('pack_by_session').on(t.sessionId),
+    index('pack_by_container').on(t.containerId, t.status),
+    index('pack_by_recipe').on(t.recipeId),
+  ],
+);
 
 /** Projection: what was eaten of which pack on which day; drives the runway. */
-export const eatenLog = sqliteTable('eaten_log', {
-  eventId: text('event_id').notNull(),
-  packId: text('pack_id').notNull(),
-  day: text().notNull(),
-  meal: text().notNull(),
-  kind: text().notNull(),
-  name: text().notNull(),
-  portions: real().notNull(),
-  shares: text({ mode: 'json' }).$type<{ eaterId: string; portions: number }[]>().notNull(),
-  guests: real().notNull(),
-}, (t) => [primaryKey({ columns: [t.eventId, t.packId] }), index('eaten_by_day').on(t.day), index('eaten_by_pack').on(t.packId)]);
+export const eatenLog = sqliteTable(
+  'eaten_log',
+  {
+    eventId: text('event_id').notNull(),
+    packId: text('pack_id').notNull(),
+    day: text().notNull(),
+    meal: text().notNull(),
+    kind: text().notNull(),
+    name: text().notNull(),
+    portions: real().notNull(),
+    shares: text({ mode: 'json' }).$type<{ eaterId: string; portions: number }[]>().notNull(),
+    guests: real().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.eventId, t.packId] }), index('eaten_by_day').on(t.day), index('eaten_by_pack').on(t.packId)],
+);
 
 /** Codes given out, unique for ever. */
-export const packCode = sqliteTable('pack_code', { code: text().primaryKey(), givenTo: text('given_to').notNull(), givenAt: text('given_at').notNull() });
-
-const document = (name: string) => sqliteTable(name, {
-  id: text().primaryKey(),
-  data: text({ mode: 'json' }).$type<unknown>().notNull(),
-  deleted: integer({ mode: 'boolean' }).notNull().default(false),
-  updatedAt: text('updated_at').notNull(),
+export const packCode = sqliteTable('pack_code', {
+  code: text().primaryKey(),
+  givenTo: text('given_to').notNull(),
+  givenAt: text('given_at').notNull(),
 });
+
+const document = (name: string) =>
+  sqliteTable(name, {
+    id: text().primaryKey(),
+    data: text({ mode: 'json' }).$type<unknown>().notNull(),
+    deleted: integer({ mode: 'boolean' }).notNull().default(false),
+    updatedAt: text('updated_at').notNull(),
+  });
 
 /** Documents that a cook edits; every write leaves a `change` row with before and after. */
 export const household = document('household');
@@ -77,32 +106,48 @@ export const session = document('session');
 export const documents = { household, eater, equipment, container, place, recipe, recipe_revision: recipeRevision, session } as const;
 
 /** Derived: which ingredients a revision uses, for search. */
-export const recipeIngredient = sqliteTable('recipe_ingredient', { revisionId: text('revision_id').notNull(), ingredientId: text('ingredient_id').notNull() }, (t) => [primaryKey({ columns: [t.revisionId, t.ingredientId] }), index('revision_by_ingredient').on(t.ingredientId)]);
+export const recipeIngredient = sqliteTable(
+  'recipe_ingredient',
+  { revisionId: text('revision_id').notNull(), ingredientId: text('ingredient_id').notNull() },
+  (t) => [primaryKey({ columns: [t.revisionId, t.ingredientId] }), index('revision_by_ingredient').on(t.ingredientId)],
+);
 
 /** History of document writes: undo is a new inverse change. */
-export const change = sqliteTable('change', {
-  id: integer().primaryKey({ autoIncrement: true }),
-  writeId: text('write_id').notNull(),
-  table: text('table_name').notNull(),
-  rowId: text('row_id').notNull(),
-  before: text({ mode: 'json' }).$type<unknown>(),
-  after: text({ mode: 'json' }).$type<unknown>(),
-  at: text().notNull(),
-  device: text().notNull(),
-  label: text().notNull(),
-}, (t) => [index('change_by_write').on(t.writeId), index('change_by_time').on(t.at)]);
+export const change = sqliteTable(
+  'change',
+  {
+    id: integer().primaryKey({ autoIncrement: true }),
+    writeId: text('write_id').notNull(),
+    table: text('table_name').notNull(),
+    rowId: text('row_id').notNull(),
+    before: text({ mode: 'json' }).$type<unknown>(),
+    after: text({ mode: 'json' }).$type<unknown>(),
+    at: text().notNull(),
+    device: text().notNull(),
+    label: text().notNull(),
+  },
+  (t) => [index('change_by_write').on(t.writeId), index('change_by_time').on(t.at)],
+);
 
 /** The answer of each write, so that a retry gets the same one and changes nothing. */
-export const writeAnswer = sqliteTable('write_answer', { writeId: text('write_id').primaryKey(), status: integer().notNull(), body: text({ mode: 'json' }).$type<unknown>().notNull() });
+export const writeAnswer = sqliteTable('write_answer', {
+  writeId: text('write_id').primaryKey(),
+  status: integer().notNull(),
+  body: text({ mode: 'json' }).$type<unknown>().notNull(),
+});
 
 /** Reference rows as shipped, with the household's own edit beside them. */
-export const refRow = sqliteTable('ref_row', {
-  table: text('table_name').notNull(),
-  id: text().notNull(),
-  shipped: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
-  edited: text({ mode: 'json' }).$type<Record<string, unknown>>(),
-  source: text().notNull(),
-  version: integer().notNull(),
-}, (t) => [primaryKey({ columns: [t.table, t.id] })]);
+export const refRow = sqliteTable(
+  'ref_row',
+  {
+    table: text('table_name').notNull(),
+    id: text().notNull(),
+    shipped: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
+    edited: text({ mode: 'json' }).$type<Record<string, unknown>>(),
+    source: text().notNull(),
+    version: integer().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.table, t.id] })],
+);
 
 export const meta = sqliteTable('meta', { key: text().primaryKey(), value: text({ mode: 'json' }).$type<unknown>().notNull() });

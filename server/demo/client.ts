@@ -45,12 +45,20 @@ export class DemoClient {
     const instant = this.instant(at);
     const id = this.id();
     this.counter += 1;
-    const [answer] = acceptEvents(this.db, [{ id, type, subjects, instant, device: this.device, counter: this.counter, version: 1, data }], instant);
+    const [answer] = acceptEvents(
+      this.db,
+      [{ id, type, subjects, instant, device: this.device, counter: this.counter, version: 1, data }],
+      instant,
+    );
     if (answer?.status === 'refused') throw new Error(`demo: ${type} refused: ${JSON.stringify(answer.refusals)}`);
     return id;
   }
 
-  write(at: string, label: string, changes: { [T in DocumentTable]: { table: T; id: string; data: DocumentOf<T> } }[DocumentTable][]): void {
+  write(
+    at: string,
+    label: string,
+    changes: { [T in DocumentTable]: { table: T; id: string; data: DocumentOf<T> } }[DocumentTable][],
+  ): void {
     const instant = this.instant(at);
     const answer = acceptWrite(this.db, { writeId: this.id(), device: this.device, instant, label, changes }, instant);
     if (answer.status !== 200) throw new Error(`demo: "${label}" refused: ${JSON.stringify(answer.body)}`);

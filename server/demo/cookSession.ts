@@ -16,7 +16,14 @@ export interface SessionPlan {
 /** Plans a session as the Plan page does. */
 export function planSession(client: DemoClient, at: string, plan: SessionPlan): Session {
   const batches = plan.dishes.map((d): Batch => ({ id: client.id(), ...d }));
-  const session: Session = { id: client.id(), name: plan.name, day: plan.day, startAt: plan.startAt, cooks: [{ id: 'cook_joaquim', name: 'Joaquim' }], batches };
+  const session: Session = {
+    id: client.id(),
+    name: plan.name,
+    day: plan.day,
+    startAt: plan.startAt,
+    cooks: [{ id: 'cook_joaquim', name: 'Joaquim' }],
+    batches,
+  };
   client.write(at, `Plan ${plan.name}`, [{ table: 'session', id: session.id, data: session }]);
   return session;
 }
@@ -40,7 +47,18 @@ function fill(client: DemoClient, at: string, session: Session, batch: BatchView
   for (const group of groups) {
     for (let i = 0; i < group.packs; i += 1) {
       n += 1;
-      const made = filledData({ revision: batch.revision, batchId: batch.batch.id, sessionId: session.id, lot: batch.lot, day: session.day, densityGPerMl: batch.yield.densityGPerMl }, { code: codes[n - 1] ?? '', container: group.container, portions: group.portionsEach, ml: group.mlEach, n, of }, containerFacts(batch.revision, group.container, group.mlEach, world));
+      const made = filledData(
+        {
+          revision: batch.revision,
+          batchId: batch.batch.id,
+          sessionId: session.id,
+          lot: batch.lot,
+          day: session.day,
+          densityGPerMl: batch.yield.densityGPerMl,
+        },
+        { code: codes[n - 1] ?? '', container: group.container, portions: group.portionsEach, ml: group.mlEach, n, of },
+        containerFacts(batch.revision, group.container, group.mlEach, world),
+      );
       if (!made.ok) throw new Error(`demo: ${batch.revision.name}: ${made.why}`);
       const packId = client.id();
       client.log(addMinutes(at, n), 'filled', [packId], made.data);
@@ -62,22 +80,40 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
   const planned = view(start).view;
   const shopAt = addMinutes(start, -18 * 60);
   for (const line of planned.list.flatMap((sec) => sec.lines).filter((x) => !x.onTheDay)) {
-    client.log(shopAt, 'ticked', [session.id], { sessionId: session.id, key: line.key, amount: line.amount, unit: line.unit, how: ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought' });
+    client.log(shopAt, 'ticked', [session.id], {
+      sessionId: session.id,
+      key: line.key,
+      amount: line.amount,
+      unit: line.unit,
+      how: ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought',
+    });
   }
   const tasks = planned.tasks.toSorted((a, b) => (a.endMin ?? 0) - (b.endMin ?? 0));
-  for (const task of tasks) client.log(addMinutes(start, task.endMin ?? 0), 'taskDone', [session.id], { sessionId: session.id, taskId: task.id, actualMin: Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)) });
+  for (const task of tasks)
+    client.log(addMinutes(start, task.endMin ?? 0), 'taskDone', [session.id], {
+      sessionId: session.id,
+      taskId: task.id,
+      actualMin: Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
+    });
   const end = addMinutes(start, planned.schedule?.makespanMin ?? 120);
   let at = addMinutes(end, 15);
   for (const batch of planned.batches) {
     const ml = Math.round(batch.yield.ml * (0.965 + client.random() * 0.06));
     const netG = Math.round(ml * (batch.yield.densityGPerMl ?? 1));
-    if (batch.revision.kind !== 'kit') client.log(at, 'weighed', [session.id], { batchId: batch.batch.id, grossG: netG + 2450, tareG: 2450, netG, volumeMl: ml });
+    if (batch.revision.kind !== 'kit')
+      client.log(at, 'weighed', [session.id], { batchId: batch.batch.id, grossG: netG + 2450, tareG: 2450, netG, volumeMl: ml });
     const { view: now, world } = view(at);
     const fresh = now.batches.find((b) => b.batch.id === batch.batch.id);
     if (!fresh) continue;
     const packs = fill(client, at, session, fresh, world, batch === planned.batches.at(-1) ? unlabelled : 0);
     const rest = fresh.packing.ok ? fresh.packing.choice.tonightMl : 0;
-    if (rest > 60) client.log(addMinutes(at, packs + 2), 'eatenTonight', [session.id], { batchId: batch.batch.id, day: session.day, shares: [], volumeMl: Math.round(rest) });
+    if (rest > 60)
+      client.log(addMinutes(at, packs + 2), 'eatenTonight', [session.id], {
+        batchId: batch.batch.id,
+        day: session.day,
+        shares: [],
+        volumeMl: Math.round(rest),
+      });
     client.log(addMinutes(at, packs + 3), 'packingClosed', [session.id], { batchId: batch.batch.id });
     at = addMinutes(at, packs + 12);
   }

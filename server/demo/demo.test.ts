@@ -7,7 +7,16 @@ import { testServer } from '../testing.ts';
 import { makeDemo } from './makeDemo.ts';
 
 /** Days on which calendars trip: summer time both ways, a month's end, a leap day, a year's end, each weekday. */
-const anchors = ['2026-11-24', '2026-03-27', '2026-10-23', '2028-02-28', '2026-12-31', '2027-01-31', '2026-08-31', ...daysFrom('2026-06-01', 7)];
+const anchors = [
+  '2026-11-24',
+  '2026-03-27',
+  '2026-10-23',
+  '2028-02-28',
+  '2026-12-31',
+  '2027-01-31',
+  '2026-08-31',
+  ...daysFrom('2026-06-01', 7),
+];
 const few = process.env.TAMBO_THOROUGH ? anchors : anchors.slice(0, 3);
 
 describe.each(few)('the demo household on %s', (day) => {
@@ -16,11 +25,18 @@ describe.each(few)('the demo household on %s', (day) => {
   const get = async <T>(path: string): Promise<T> => (await request(s.app).get(`/api${path}`)).body as T;
 
   it('says one number for one thing on all pages', async () => {
-    const [frame, today, eat, store] = await Promise.all([get<FrameAnswer>('/frame'), get<TodayAnswer>('/today'), get<EatAnswer>('/eat'), get<StoreAnswer>('/store')]);
+    const [frame, today, eat, store] = await Promise.all([
+      get<FrameAnswer>('/frame'),
+      get<TodayAnswer>('/today'),
+      get<EatAnswer>('/eat'),
+      get<StoreAnswer>('/store'),
+    ]);
     expect(new Set([frame.supplies.dinners.count, today.supplies.dinners.count, eat.supplies.dinners.count, store.dinners]).size).toBe(1);
     expect(new Set([frame.supplies.dinners.says, today.supplies.dinners.says, eat.supplies.dinners.says]).size).toBe(1);
     expect(frame.strip).toHaveLength(store.packs.length);
-    expect(store.places.reduce((n, p) => n + p.room.packs, 0) + store.packs.filter((p) => p.status === 'fridge').length).toBe(store.packs.length);
+    expect(store.places.reduce((n, p) => n + p.room.packs, 0) + store.packs.filter((p) => p.status === 'fridge').length).toBe(
+      store.packs.length,
+    );
     expect(eat.eatFirst.length + eat.fridge.length).toBe(store.packs.length);
   });
 

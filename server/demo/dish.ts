@@ -88,8 +88,23 @@ export function revisionOf(dish: Dish, ids: { revision: string; recipe: string }
     guess: false,
   }));
   return {
-    id: ids.revision, recipeId: ids.recipe, name: dish.name, kind: dish.kind, serving: { amount: dish.serving[0], unit: dish.serving[1] }, servings: dish.servings, density: { gPerMl: dish.density, reason: 'entered' },
-    ...(dish.cubeMl !== undefined && { cubeMl: dish.cubeMl }), storage: dish.storage.map(([rowId, part]) => ({ rowId, part })), reheatIds: dish.reheat, raw: dish.raw ?? false, lines, steps, tags: dish.tags, source: 'our own',
-    ...(dish.note && { note: dish.note }), confirmed: ['kind', 'yield', 'serving', 'storage', 'hands'], madeAt,
+    id: ids.revision,
+    recipeId: ids.recipe,
+    name: dish.name,
+    kind: dish.kind,
+    serving: { amount: dish.serving[0], unit: dish.serving[1] },
+    servings: dish.servings,
+    density: { gPerMl: dish.density, reason: 'entered' },
+    ...(dish.cubeMl !== undefined && { cubeMl: dish.cubeMl }),
+    storage: dish.storage.map(([rowId, part]) => ({ rowId, part })),
+    reheatIds: dish.reheat,
+    raw: dish.raw ?? false,
+    lines,
+    steps,
+    tags: dish.tags,
+    source: 'our own',
+    ...(dish.note && { note: dish.note }),
+    confirmed: ['kind', 'yield', 'serving', 'storage', 'hands'],
+    madeAt,
   };
 }

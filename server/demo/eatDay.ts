@@ -19,7 +19,10 @@ function share(packs: readonly PackState[], quarters: number): { pack: PackState
 export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day: string, zone: string, pipEats: boolean): void {
   const at = instantAt(day, '19:20', zone);
   const there = demand(eaters, day);
-  const stored = (): PackState[] => useFirst(packsInStore(db), day, zone).map((x) => x.pack).filter((p) => !p.raw && statusOf(p) !== 'unplaced');
+  const stored = (): PackState[] =>
+    useFirst(packsInStore(db), day, zone)
+      .map((x) => x.pack)
+      .filter((p) => !p.raw && statusOf(p) !== 'unplaced');
   const meals = stored().filter((p) => p.kind === 'meal');
   if (there.quarters > 0 && client.random() < 0.52 && meals.length > 0) {
     // one dish a night: the packs of one lot, mostly of what is due first
@@ -38,23 +41,57 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
         shares.push({ eaterId: eater.eaterId, portions: q / 4 });
       }
       const rest = Math.round(part.pack.left * 4) - part.quarters;
-      client.log(at, 'eaten', [part.pack.packId], { day, meal: 'dinner', shares, guests: 0, rest: rest === 0 ? 'none' : rest === 1 ? 'binned' : 'fridge' });
+      client.log(at, 'eaten', [part.pack.packId], {
+        day,
+        meal: 'dinner',
+        shares,
+        guests: 0,
+        rest: rest === 0 ? 'none' : rest === 1 ? 'binned' : 'fridge',
+      });
     }
   }
   // what was opened yesterday is lunch for the baker
   const open = stored().find((p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < at);
-  if (open) client.log(instantAt(day, '21:40', zone), 'eaten', [open.packId], { day, meal: 'lunch', shares: [{ eaterId: 'eater_joaquim', portions: open.left }], guests: 0, rest: 'none' });
+  if (open)
+    client.log(instantAt(day, '21:40', zone), 'eaten', [open.packId], {
+      day,
+      meal: 'lunch',
+      shares: [{ eaterId: 'eater_joaquim', portions: open.left }],
+      guests: 0,
+      rest: 'none',
+    });
   if (pipEats) {
     let cubes = client.random() < 0.9 ? 6 : 3;
     for (const bag of stored().filter((p) => p.kind === 'puree')) {
       const n = Math.min(cubes, Math.round(bag.left));
       cubes -= n;
-      if (n > 0) client.log(instantAt(day, '17:10', zone), 'eaten', [bag.packId], { day, meal: 'dinner', shares: [{ eaterId: 'eater_pip', portions: n }], guests: 0, rest: 'none' });
+      if (n > 0)
+        client.log(instantAt(day, '17:10', zone), 'eaten', [bag.packId], {
+          day,
+          meal: 'dinner',
+          shares: [{ eaterId: 'eater_pip', portions: n }],
+          guests: 0,
+          rest: 'none',
+        });
       if (cubes === 0) break;
     }
   }
   const broth = stored().find((p) => p.kind === 'broth');
-  if (broth && client.random() < 0.14) client.log(instantAt(day, '12:30', zone), 'eaten', [broth.packId], { day, meal: 'lunch', shares: [{ eaterId: 'eater_osk', portions: broth.left }], guests: 0, rest: 'none' });
+  if (broth && client.random() < 0.14)
+    client.log(instantAt(day, '12:30', zone), 'eaten', [broth.packId], {
+      day,
+      meal: 'lunch',
+      shares: [{ eaterId: 'eater_osk', portions: broth.left }],
+      guests: 0,
+      rest: 'none',
+    });
   const spoon = stored().find((p) => p.kind === 'aromatic');
-  if (spoon && client.random() < 0.25) client.log(instantAt(day, '18:00', zone), 'eaten', [spoon.packId], { day, meal: 'dinner', shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }], guests: 0, rest: 'none' });
+  if (spoon && client.random() < 0.25)
+    client.log(instantAt(day, '18:00', zone), 'eaten', [spoon.packId], {
+      day,
+      meal: 'dinner',
+      shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }],
+      guests: 0,
+      rest: 'none',
+    });
 }

@@ -7,7 +7,7 @@ import { packsInStore, worldOf } from '../session/index.ts';
 import { DemoClient } from './client.ts';
 import { cookSession, planSession } from './cookSession.ts';
 import { revisionOf } from './dish.ts';
-import { dishes } from './dishes.ts';
+import { dishes } from './dishes/index.ts';
 import { eatDay } from './eatDay.ts';
 import { demoContainers, demoEaters, demoEquipment, demoHousehold, demoPlaces } from './kitchen.ts';
 
@@ -21,28 +21,41 @@ export interface DemoOptions {
 /** Puts the next dinners on their evenings, as taps on Eat first do: tonight's is thawed, tomorrow's still frozen, one of last week's never answered. */
 function planEvenings(db: Db, client: DemoClient, today: string, now: string, zone: string): void {
   const eaters = allDocuments(db, 'eater');
-  const meals = useFirst(packsInStore(db), today, zone).map((x) => x.pack).filter((p) => p.kind === 'meal' && statusOf(p) === 'frozen');
+  const meals = useFirst(packsInStore(db), today, zone)
+    .map((x) => x.pack)
+    .filter((p) => p.kind === 'meal' && statusOf(p) === 'frozen');
   const used = new Set<string>();
   const take = (day: string, skip: readonly (string | undefined)[]): PackState[] => {
     let need = demand(eaters, day).quarters / 4;
-    const first = meals.find((p) => !used.has(p.packId) && !skip.includes(p.recipeId) && meals.filter((q) => q.recipeId === p.recipeId && !used.has(q.packId)).reduce((sum, q) => sum + q.left, 0) >= need);
-    return meals.filter((p) => p.recipeId === first?.recipeId && !used.has(p.packId)).filter((p) => {
-      if (need <= 0) return false;
-      need -= p.left;
-      used.add(p.packId);
-      return true;
-    });
+    const first = meals.find(
+      (p) =>
+        !used.has(p.packId) &&
+        !skip.includes(p.recipeId) &&
+        meals.filter((q) => q.recipeId === p.recipeId && !used.has(q.packId)).reduce((sum, q) => sum + q.left, 0) >= need,
+    );
+    return meals
+      .filter((p) => p.recipeId === first?.recipeId && !used.has(p.packId))
+      .filter((p) => {
+        if (need <= 0) return false;
+        need -= p.left;
+        used.add(p.packId);
+        return true;
+      });
   };
   const forgotten = meals.find((p) => p.portions <= 2);
   if (forgotten) {
     used.add(forgotten.packId);
-    client.log(instantAt(addDays(today, -4), '12:00', zone), 'planned', [forgotten.packId], { for: { day: addDays(today, -3), meal: 'dinner' } });
+    client.log(instantAt(addDays(today, -4), '12:00', zone), 'planned', [forgotten.packId], {
+      for: { day: addDays(today, -3), meal: 'dinner' },
+    });
   }
   const tonight = take(today, []);
   for (const p of tonight) client.log(instantAt(addDays(today, -1), '18:10', zone), 'pulled', [p.packId], { day: today, meal: 'dinner' });
   const tomorrow = take(addDays(today, 1), [tonight[0]?.recipeId]);
   const after = take(addDays(today, 2), [tonight[0]?.recipeId, tomorrow[0]?.recipeId]);
-  for (const [i, packs] of [tomorrow, after].entries()) for (const p of packs) client.log(addMinutes(now, -180), 'planned', [p.packId], { for: { day: addDays(today, 1 + i), meal: 'dinner' } });
+  for (const [i, packs] of [tomorrow, after].entries())
+    for (const p of packs)
+      client.log(addMinutes(now, -180), 'planned', [p.packId], { for: { day: addDays(today, 1 + i), meal: 'dinner' } });
 }
 
 /**
@@ -56,15 +69,29 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   const client = new DemoClient(db, seed, begin);
   const eaters = demoEaters(today, saturday);
 
-  client.write(begin, 'Set up the household', [{ table: 'household', id: 'household', data: demoHousehold(zone, today) }, ...eaters.map((data) => ({ table: 'eater' as const, id: data.id, data }))]);
-  client.write(addMinutes(begin, 4), 'Set up the kitchen', [...demoEquipment.map((data) => ({ table: 'equipment' as const, id: data.id, data })), ...demoContainers.map((data) => ({ table: 'container' as const, id: data.id, data })), ...demoPlaces.map((data) => ({ table: 'place' as const, id: data.id, data }))]);
+  client.write(begin, 'Set up the household', [
+    { table: 'household', id: 'household', data: demoHousehold(zone, today) },
+    ...eaters.map((data) => ({ table: 'eater' as const, id: data.id, data })),
+  ]);
+  client.write(addMinutes(begin, 4), 'Set up the kitchen', [
+    ...demoEquipment.map((data) => ({ table: 'equipment' as const, id: data.id, data })),
+    ...demoContainers.map((data) => ({ table: 'container' as const, id: data.id, data })),
+    ...demoPlaces.map((data) => ({ table: 'place' as const, id: data.id, data })),
+  ]);
   const recipes = new Map<string, { recipeId: string; revisionId: string }>();
   dishes.forEach((dish, i) => {
     const ids = { recipe: `recipe_${dish.key}`, revision: client.id() };
     const at = addMinutes(begin, 10 + 3 * i);
     const revision = revisionOf(dish, ids, at);
     recipes.set(dish.key, { recipeId: ids.recipe, revisionId: ids.revision });
-    client.write(at, `Add ${dish.name}`, [{ table: 'recipe_revision', id: ids.revision, data: revision }, { table: 'recipe', id: ids.recipe, data: { id: ids.recipe, revisionId: ids.revision, name: dish.name, kind: dish.kind, archived: false } }]);
+    client.write(at, `Add ${dish.name}`, [
+      { table: 'recipe_revision', id: ids.revision, data: revision },
+      {
+        table: 'recipe',
+        id: ids.recipe,
+        data: { id: ids.recipe, revisionId: ids.revision, name: dish.name, kind: dish.kind, archived: false },
+      },
+    ]);
   });
   const of = (key: string, portions: number) => {
     const ids = recipes.get(key);
@@ -73,8 +100,27 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   };
 
   const sessions = [
-    { day: addDays(saturday, -56), name: 'Big Saturday before the autumn trip', startAt: '09:00', dishes: [of('stew', 14), of('meatballs', 12), of('pie', 12), of('lentils', 12), of('broth', 7), of('base', 12), of('rolls', 16)] },
-    { day: addDays(saturday, -28), name: 'Big Saturday', startAt: '09:00', dishes: [of('stew', 14), of('soup', 12), of('gratin', 12), of('lentils', 10), of('meatballs', 10), of('kit', 8), of('paste', 40), of('millet', 56)] },
+    {
+      day: addDays(saturday, -56),
+      name: 'Big Saturday before the autumn trip',
+      startAt: '09:00',
+      dishes: [of('stew', 14), of('meatballs', 12), of('pie', 12), of('lentils', 12), of('broth', 7), of('base', 12), of('rolls', 16)],
+    },
+    {
+      day: addDays(saturday, -28),
+      name: 'Big Saturday',
+      startAt: '09:00',
+      dishes: [
+        of('stew', 14),
+        of('soup', 12),
+        of('gratin', 12),
+        of('lentils', 10),
+        of('meatballs', 10),
+        of('kit', 8),
+        of('paste', 40),
+        of('millet', 56),
+      ],
+    },
     { day: addDays(saturday, -17), name: 'Midweek purees', startAt: '10:30', dishes: [of('quince', 72)] },
     { day: addDays(saturday, -8), name: 'Friday purees', startAt: '10:30', dishes: [of('millet', 72), of('quince', 36)] },
   ];
@@ -92,13 +138,34 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   for (const { packId } of allEmpties(db).slice(0, -3)) client.log(washDay, 'washed', [packId], {});
   planEvenings(db, client, today, now, zone);
 
-  const big = planSession(client, addMinutes(now, -150), { day: saturday, name: 'Big Saturday before Marit ships out', startAt: '09:00', dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('broth', 8), of('millet', 56)] });
+  const big = planSession(client, addMinutes(now, -150), {
+    day: saturday,
+    name: 'Big Saturday before Marit ships out',
+    startAt: '09:00',
+    dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('broth', 8), of('millet', 56)],
+  });
   const list = sessionView(big, [], [], worldOf(db), now, today).list.flatMap((x) => x.lines);
-  for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle))) client.log(addMinutes(now, -140), 'ticked', [big.id], { sessionId: big.id, key: line.key, amount: line.amount, unit: line.unit, how: 'haveIt' });
+  for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle)))
+    client.log(addMinutes(now, -140), 'ticked', [big.id], {
+      sessionId: big.id,
+      key: line.key,
+      amount: line.amount,
+      unit: line.unit,
+      how: 'haveIt',
+    });
 }
 
 /** Returning containers whose pack has been eaten. */
 function allEmpties(db: Db): { packId: string }[] {
-  const returning = new Set(allDocuments(db, 'container').filter((c) => !c.oneUse).map((c) => c.id));
-  return db.select({ packId: schema.packState.packId, containerId: schema.packState.containerId }).from(schema.packState).where(and(eq(schema.packState.status, 'empty'), isNotNull(schema.packState.containerId))).all().filter((r) => returning.has(r.containerId ?? ''));
+  const returning = new Set(
+    allDocuments(db, 'container')
+      .filter((c) => !c.oneUse)
+      .map((c) => c.id),
+  );
+  return db
+    .select({ packId: schema.packState.packId, containerId: schema.packState.containerId })
+    .from(schema.packState)
+    .where(and(eq(schema.packState.status, 'empty'), isNotNull(schema.packState.containerId)))
+    .all()
+    .filter((r) => returning.has(r.containerId ?? ''));
 }

@@ -22,20 +22,43 @@ function eat(ctx: Context): EatAnswer {
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   const recent = ctx.db.select().from(schema.eatenLog).orderBy(desc(schema.eatenLog.day), desc(schema.eatenLog.eventId)).limit(24).all();
   return {
-    today, supplies: suppliesNow(ctx, world),
+    today,
+    supplies: suppliesNow(ctx, world),
     evenings: daysFrom(today, evenings).map((day) => {
       const d = demand(world.eaters, day);
-      return { day, quarters: d.quarters, eaters: d.eaters, babyMeals: d.babyMeals, packs: stock.filter((p) => p.planned?.day === day).map(brief) };
+      return {
+        day,
+        quarters: d.quarters,
+        eaters: d.eaters,
+        babyMeals: d.babyMeals,
+        packs: stock.filter((p) => p.planned?.day === day).map(brief),
+      };
     }),
-    eatFirst: ordered.filter((p) => statusOf(p) === 'frozen').map(brief), fridge: ordered.filter((p) => statusOf(p) === 'fridge').map(brief), probable: probable.map(brief),
-    recent: recent.map((r) => ({ eventId: r.eventId, day: r.day, meal: r.meal as Meal, name: r.name, portions: r.portions, who: [...r.shares.filter((s) => s.portions > 0).map((s) => `${names.get(s.eaterId) ?? 'somebody'} ${sayPortions(s.portions)}`), ...(r.guests > 0 ? [`guests ${sayPortions(r.guests)}`] : [])].join(', ') })),
-    eaters: [...world.eaters], tonightLogged: dinnerLogged(ctx.db, today),
+    eatFirst: ordered.filter((p) => statusOf(p) === 'frozen').map(brief),
+    fridge: ordered.filter((p) => statusOf(p) === 'fridge').map(brief),
+    probable: probable.map(brief),
+    recent: recent.map((r) => ({
+      eventId: r.eventId,
+      day: r.day,
+      meal: r.meal as Meal,
+      name: r.name,
+      portions: r.portions,
+      who: [
+        ...r.shares.filter((s) => s.portions > 0).map((s) => `${names.get(s.eaterId) ?? 'somebody'} ${sayPortions(s.portions)}`),
+        ...(r.guests > 0 ? [`guests ${sayPortions(r.guests)}`] : []),
+      ].join(', '),
+    })),
+    eaters: [...world.eaters],
+    tonightLogged: dinnerLogged(ctx.db, today),
   };
 }
 
 /** What comes out and when, what is left, who ate what. */
 export function eatRoutes(ctx: Context): Router {
   const r = Router();
-  r.get('/eat', answer(() => eat(ctx)));
+  r.get(
+    '/eat',
+    answer(() => eat(ctx)),
+  );
   return r;
 }

@@ -12,22 +12,60 @@ interface Last {
 }
 
 const rowOf = (pack: PackState, last: Last): Row => ({
-  packId: pack.packId, code: pack.code, status: statusOf(pack), kind: pack.kind, name: pack.name, left: pack.left, bestBy: pack.bestBy, placeId: pack.placeId ?? null, containerId: pack.containerId ?? null,
-  sessionId: pack.sessionId ?? null, recipeId: pack.recipeId ?? null, washed: pack.washed, lastInstant: last.instant, lastDevice: last.device, lastCounter: last.counter, data: pack,
+  packId: pack.packId,
+  code: pack.code,
+  status: statusOf(pack),
+  kind: pack.kind,
+  name: pack.name,
+  left: pack.left,
+  bestBy: pack.bestBy,
+  placeId: pack.placeId ?? null,
+  containerId: pack.containerId ?? null,
+  sessionId: pack.sessionId ?? null,
+  recipeId: pack.recipeId ?? null,
+  washed: pack.washed,
+  lastInstant: last.instant,
+  lastDevice: last.device,
+  lastCounter: last.counter,
+  data: pack,
 });
 
 type EventRow = typeof schema.event.$inferSelect;
 
 /** A stored event as the core knows it. */
-export const eventFrom = (r: Pick<EventRow, 'id' | 'subjects' | 'instant' | 'device' | 'counter' | 'type' | 'data'>): TamboEvent => ({ id: r.id, subjects: r.subjects, instant: r.instant, device: r.device, counter: r.counter, version: 1, type: r.type, data: r.data }) as TamboEvent;
+export const eventFrom = (r: Pick<EventRow, 'id' | 'subjects' | 'instant' | 'device' | 'counter' | 'type' | 'data'>): TamboEvent =>
+  ({
+    id: r.id,
+    subjects: r.subjects,
+    instant: r.instant,
+    device: r.device,
+    counter: r.counter,
+    version: 1,
+    type: r.type,
+    data: r.data,
+  }) as TamboEvent;
 
 /** All events that speak of a pack or session. */
 export function eventsOf(db: Db, subject: string): TamboEvent[] {
-  return db.select({ event: schema.event }).from(schema.eventSubject).innerJoin(schema.event, eq(schema.event.id, schema.eventSubject.eventId)).where(eq(schema.eventSubject.subject, subject)).all().map((r) => eventFrom(r.event));
+  return db
+    .select({ event: schema.event })
+    .from(schema.eventSubject)
+    .innerJoin(schema.event, eq(schema.event.id, schema.eventSubject.eventId))
+    .where(eq(schema.eventSubject.subject, subject))
+    .all()
+    .map((r) => eventFrom(r.event));
 }
 
 const eatenRow = (pack: PackState, e: Extract<TamboEvent, { type: 'eaten' }>): typeof schema.eatenLog.$inferInsert => ({
-  eventId: e.id, packId: pack.packId, day: e.data.day, meal: e.data.meal, kind: pack.kind, name: pack.name, portions: e.data.guests + e.data.shares.reduce((s, x) => s + x.portions, 0), shares: e.data.shares, guests: e.data.guests,
+  eventId: e.id,
+  packId: pack.packId,
+  day: e.data.day,
+  meal: e.data.meal,
+  kind: pack.kind,
+  name: pack.name,
+  portions: e.data.guests + e.data.shares.reduce((s, x) => s + x.portions, 0),
+  shares: e.data.shares,
+  guests: e.data.guests,
 });
 
 /** Folds a pack anew from all its events: for what came late and for undo. */
@@ -53,7 +91,8 @@ export function project(db: Db, event: TamboEvent): void {
       if (event.type === 'undone') refold(db, subject);
       continue;
     }
-    const inOrder = !row || byOrder({ ...event, instant: row.lastInstant, device: row.lastDevice, counter: row.lastCounter, id: '' }, event) < 0;
+    const inOrder =
+      !row || byOrder({ ...event, instant: row.lastInstant, device: row.lastDevice, counter: row.lastCounter, id: '' }, event) < 0;
     if (event.type === 'undone' || !inOrder) {
       refold(db, subject);
       continue;
@@ -94,8 +133,14 @@ export function rebuild(db: Db): { packs: number; events: number } {
   db.transaction((tx) => {
     tx.delete(schema.packState).run();
     tx.delete(schema.eatenLog).run();
-    for (let i = 0; i < rows.length; i += 500) tx.insert(schema.packState).values(rows.slice(i, i + 500)).run();
-    for (let i = 0; i < eaten.length; i += 500) tx.insert(schema.eatenLog).values(eaten.slice(i, i + 500)).run();
+    for (let i = 0; i < rows.length; i += 500)
+      tx.insert(schema.packState)
+        .values(rows.slice(i, i + 500))
+        .run();
+    for (let i = 0; i < eaten.length; i += 500)
+      tx.insert(schema.eatenLog)
+        .values(eaten.slice(i, i + 500))
+        .run();
   });
   return { packs, events };
 }

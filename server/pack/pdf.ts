@@ -5,11 +5,16 @@ import { labelSpots, ptPerMm, type DrawnLabel, type LabelGrid, type Weight } fro
 import { kindPaths } from '#core/pack';
 
 const fromHere = createRequire(import.meta.url);
-const fontFile = (set: string, weight: number): Buffer => readFileSync(fromHere.resolve(`@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
+const fontFile = (set: string, weight: number): Buffer =>
+  readFileSync(fromHere.resolve(`@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
 
 type Sets = Record<Weight, { latin: Buffer; ext: Buffer }>;
 let fonts: Sets | undefined;
-const fontSets = (): Sets => (fonts ??= { regular: { latin: fontFile('latin', 400), ext: fontFile('latin-ext', 400) }, bold: { latin: fontFile('latin', 700), ext: fontFile('latin-ext', 700) } });
+const fontSets = (): Sets =>
+  (fonts ??= {
+    regular: { latin: fontFile('latin', 400), ext: fontFile('latin-ext', 400) },
+    bold: { latin: fontFile('latin', 700), ext: fontFile('latin-ext', 700) },
+  });
 
 interface PdfFont {
   font: { hasGlyphForCodePoint(point: number): boolean };

@@ -33,7 +33,14 @@ const giveSchema = z.object({ count: z.number().int().min(1).max(400), device: z
 const pdfSchema = z.object({ packs: z.string().min(1).max(20_000), start: z.coerce.number().int().min(1).max(21).default(1) });
 
 function packsByIds(db: Db, ids: readonly string[]): PackState[] {
-  const found = new Map(db.select({ data: schema.packState.data }).from(schema.packState).where(inArray(schema.packState.packId, [...ids])).all().map((r) => [r.data.packId, r.data]));
+  const found = new Map(
+    db
+      .select({ data: schema.packState.data })
+      .from(schema.packState)
+      .where(inArray(schema.packState.packId, [...ids]))
+      .all()
+      .map((r) => [r.data.packId, r.data]),
+  );
   return ids.flatMap((id) => found.get(id) ?? []);
 }
 
@@ -43,8 +50,15 @@ export function drawLabels(db: Db, packs: readonly PackState[]): DrawnLabel[] {
   const { address } = householdOf(db);
   return packs.map((pack) => {
     const content = labelContent(pack, allergenNames);
-    const drawn = drawLabel(content, { widthMm: a4Grid21.labelMm.w, heightMm: a4Grid21.labelMm.h }, qrModules(codeLink(pack.code, address)));
-    if (!drawn.ok) throw new HttpRefusal(422, `${pack.name} ${pack.code}: ${drawn.needed}`, [{ path: pack.code, expected: 'text that fits 63.5 x 38.1 mm', got: content.allergens.join('; ') }]);
+    const drawn = drawLabel(
+      content,
+      { widthMm: a4Grid21.labelMm.w, heightMm: a4Grid21.labelMm.h },
+      qrModules(codeLink(pack.code, address)),
+    );
+    if (!drawn.ok)
+      throw new HttpRefusal(422, `${pack.name} ${pack.code}: ${drawn.needed}`, [
+        { path: pack.code, expected: 'text that fits 63.5 x 38.1 mm', got: content.allergens.join('; ') },
+      ]);
     return drawn.label;
   });
 }
@@ -52,28 +66,46 @@ export function drawLabels(db: Db, packs: readonly PackState[]): DrawnLabel[] {
 /** Codes for devices, label contents for the page, the PDF for the printer. */
 export function packRoutes(ctx: Context): Router {
   const r = Router();
-  r.post('/codes', answer((req) => {
-    const parsed = giveSchema.safeParse(req.body);
-    if (!parsed.success) throw new HttpRefusal(422, 'No codes were given.', refusals(parsed.error, req.body));
-    return { codes: giveCodes(ctx.db, parsed.data.count, parsed.data.device, ctx.clock.now()) };
-  }));
-  r.get('/labels/:sessionId', answer((req): LabelsAnswer => {
-    const { view, world } = sessionById(ctx, param(req, 'sessionId'));
-    return { session: view.session, labels: view.batches.flatMap((b) => b.packs).map((p) => labelContent(p, world.allergenNames)), address: world.household.address ?? '' };
-  }));
+  r.post(
+    '/codes',
+    answer((req) => {
+      const parsed = giveSchema.safeParse(req.body);
+      if (!parsed.success) throw new HttpRefusal(422, 'No codes were given.', refusals(parsed.error, req.body));
+      return { codes: giveCodes(ctx.db, parsed.data.count, parsed.data.device, ctx.clock.now()) };
+    }),
+  );
+  r.get(
+    '/labels/:sessionId',
+    answer((req): LabelsAnswer => {
+      const { view, world } = sessionById(ctx, param(req, 'sessionId'));
+      return {
+        session: view.session,
+        labels: view.batches.flatMap((b) => b.packs).map((p) => labelContent(p, world.allergenNames)),
+        address: world.household.address ?? '',
+      };
+    }),
+  );
   r.get('/labels.pdf', (req, res, next) => {
     const parsed = pdfSchema.safeParse(req.query);
     if (!parsed.success) return next(new HttpRefusal(422, 'These labels cannot be printed.', refusals(parsed.error, req.query)));
     const ids = parsed.data.packs.split(',').filter(Boolean);
     const packs = packsByIds(ctx.db, ids);
-    if (packs.length === 0) return next(new HttpRefusal(404, 'None of these packs is known here.', [{ path: 'packs', expected: 'packs that were filled', got: ids.join(',').slice(0, 80) }]));
+    if (packs.length === 0)
+      return next(
+        new HttpRefusal(404, 'None of these packs is known here.', [
+          { path: 'packs', expected: 'packs that were filled', got: ids.join(',').slice(0, 80) },
+        ]),
+      );
     let labels: DrawnLabel[];
     try {
       labels = drawLabels(ctx.db, packs);
     } catch (error) {
       return next(error);
     }
-    labelsPdf(labels, a4Grid21, parsed.data.start, new Date(ctx.clock.now())).then((pdf) => res.type('application/pdf').setHeader('Content-Disposition', 'inline; filename="labels.pdf"').send(pdf), next);
+    labelsPdf(labels, a4Grid21, parsed.data.start, new Date(ctx.clock.now())).then(
+      (pdf) => res.type('application/pdf').setHeader('Content-Disposition', 'inline; filename="labels.pdf"').send(pdf),
+      next,
+    );
   });
   return r;
 }

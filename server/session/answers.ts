@@ -2,7 +2,19 @@ import { desc, sql } from 'drizzle-orm';
 import type { Session } from '#core/contract';
 import { addDays, dayOf, daysBetween } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
-import { sessionView, stages, supplies, todayView, type FrameAnswer, type SessionBrief, type SessionView, type SessionsAnswer, type Supplies, type TodayAnswer, type World } from '#core/session';
+import {
+  sessionView,
+  stages,
+  supplies,
+  todayView,
+  type FrameAnswer,
+  type SessionBrief,
+  type SessionView,
+  type SessionsAnswer,
+  type Supplies,
+  type TodayAnswer,
+  type World,
+} from '#core/session';
 import { probablyEaten } from '#core/eat';
 import { dueOf } from '#core/store';
 import { allDocuments, documentById, schema } from '../db/index.ts';
@@ -15,7 +27,14 @@ export const todayOf = (ctx: Context, world: Pick<World, 'household'>): string =
 
 /** One session with everything derived. */
 export function viewOf(ctx: Context, session: Session, world: World): SessionView {
-  return sessionView(session, eventsOf(ctx.db, session.id), packsOfSession(ctx.db, session.id), world, ctx.clock.now(), todayOf(ctx, world));
+  return sessionView(
+    session,
+    eventsOf(ctx.db, session.id),
+    packsOfSession(ctx.db, session.id),
+    world,
+    ctx.clock.now(),
+    todayOf(ctx, world),
+  );
 }
 
 export function sessionById(ctx: Context, id: string): { view: SessionView; world: World } {
@@ -25,7 +44,14 @@ export function sessionById(ctx: Context, id: string): { view: SessionView; worl
   return { view: viewOf(ctx, session, world), world };
 }
 
-const briefFrom = (view: SessionView): SessionBrief => ({ id: view.session.id, name: view.session.name, day: view.session.day, dishes: view.batches.map((b) => b.revision.name), portions: view.session.batches.reduce((s, b) => s + b.portions, 0), state: view.state });
+const briefFrom = (view: SessionView): SessionBrief => ({
+  id: view.session.id,
+  name: view.session.name,
+  day: view.session.day,
+  dishes: view.batches.map((b) => b.revision.name),
+  portions: view.session.batches.reduce((s, b) => s + b.portions, 0),
+  state: view.state,
+});
 
 /** Sessions whose day lies far back are listed by name only; nobody packs a year-old pot. */
 const recentDays = 30;
@@ -33,11 +59,14 @@ const recentDays = 30;
 /** Sessions lately and to come, with where they stand. */
 export function recentSessions(ctx: Context, world: World): SessionBrief[] {
   const from = addDays(todayOf(ctx, world), -recentDays);
-  return allDocuments(ctx.db, 'session').filter((s) => s.day >= from).map((s) => briefFrom(viewOf(ctx, s, world)));
+  return allDocuments(ctx.db, 'session')
+    .filter((s) => s.day >= from)
+    .map((s) => briefFrom(viewOf(ctx, s, world)));
 }
 
 /** Not stored away yet: the next thing to do is on one of these. */
-const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] => sessions.filter((s) => s.state.batches > 0 && s.state.stage !== stages[stages.length - 1]).toSorted((a, b) => a.day.localeCompare(b.day));
+const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] =>
+  sessions.filter((s) => s.state.batches > 0 && s.state.stage !== stages[stages.length - 1]).toSorted((a, b) => a.day.localeCompare(b.day));
 
 export function sessionsAnswer(ctx: Context): SessionsAnswer {
   const world = worldOf(ctx.db);
@@ -45,7 +74,10 @@ export function sessionsAnswer(ctx: Context): SessionsAnswer {
   const known = new Set(recent.map((s) => s.id));
   return {
     sessions: recent.toSorted((a, b) => b.day.localeCompare(a.day)),
-    older: allDocuments(ctx.db, 'session').filter((s) => !known.has(s.id)).map((s) => ({ id: s.id, name: s.name, day: s.day })).toSorted((a, b) => b.day.localeCompare(a.day)),
+    older: allDocuments(ctx.db, 'session')
+      .filter((s) => !known.has(s.id))
+      .map((s) => ({ id: s.id, name: s.name, day: s.day }))
+      .toSorted((a, b) => b.day.localeCompare(a.day)),
   };
 }
 
@@ -65,8 +97,13 @@ export function frameAnswer(ctx: Context): FrameAnswer {
   const today = todayOf(ctx, world);
   const { stock } = probablyEaten(world.packs, today);
   return {
-    now: ctx.clock.now(), today, stopped: ctx.clock.stopped, household: world.household,
-    strip: stock.map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, today, world.household.timeZone) })).toSorted((a, b) => a.due.day.localeCompare(b.due.day) || a.code.localeCompare(b.code)),
+    now: ctx.clock.now(),
+    today,
+    stopped: ctx.clock.stopped,
+    household: world.household,
+    strip: stock
+      .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, today, world.household.timeZone) }))
+      .toSorted((a, b) => a.due.day.localeCompare(b.due.day) || a.code.localeCompare(b.code)),
     supplies: withoutPoints(suppliesNow(ctx, world)),
     open: openOf(recentSessions(ctx, world)),
     empty: world.eaters.length === 0 && world.packs.length === 0,
@@ -80,14 +117,25 @@ export function todayAnswer(ctx: Context): TodayAnswer {
   const next = open.find((s) => s.day >= today) ?? open[0];
   const anchor = world.household.demoAnchor;
   return {
-    today, view: todayView(world, today, dinnerLogged(ctx.db, today)), supplies: suppliesNow(ctx, world), ...(next && { next }),
-    cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country), eaters: [...world.eaters], places: [...world.places], demoOld: anchor !== undefined && daysBetween(anchor, today) >= 7,
+    today,
+    view: todayView(world, today, dinnerLogged(ctx.db, today)),
+    supplies: suppliesNow(ctx, world),
+    ...(next && { next }),
+    cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country),
+    eaters: [...world.eaters],
+    places: [...world.places],
+    demoOld: anchor !== undefined && daysBetween(anchor, today) >= 7,
   };
 }
 
 /** When a recipe was last packed, from the newest pack of it. */
 export function lastMade(ctx: Context): Map<string, string> {
   const made = sql<string>`json_extract(${schema.packState.data}, '$.made.latest')`;
-  const rows = ctx.db.select({ recipeId: schema.packState.recipeId, day: sql<string>`max(${made})` }).from(schema.packState).groupBy(schema.packState.recipeId).orderBy(desc(made)).all();
+  const rows = ctx.db
+    .select({ recipeId: schema.packState.recipeId, day: sql<string>`max(${made})` })
+    .from(schema.packState)
+    .groupBy(schema.packState.recipeId)
+    .orderBy(desc(made))
+    .all();
   return new Map(rows.flatMap((r) => (r.recipeId && r.day ? [[r.recipeId, r.day] as const] : [])));
 }

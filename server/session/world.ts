@@ -7,7 +7,23 @@ import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
 
 /** What a household is before anybody has said anything. */
-export const newHousehold: Household = { id: 'household', name: 'Our kitchen', country: 'GB', timeZone: 'Europe/London', locale: 'en-GB', currency: 'GBP', units: 'metric', lives: 'usual', dinnerAt: '18:30', parDays: 7, leadDays: 3, brothPacksPerWeek: 0, groupSizes: [2], scaleStepG: 1, singleKeys: true };
+export const newHousehold: Household = {
+  id: 'household',
+  name: 'Our kitchen',
+  country: 'GB',
+  timeZone: 'Europe/London',
+  locale: 'en-GB',
+  currency: 'GBP',
+  units: 'metric',
+  lives: 'usual',
+  dinnerAt: '18:30',
+  parDays: 7,
+  leadDays: 3,
+  brothPacksPerWeek: 0,
+  groupSizes: [2],
+  scaleStepG: 1,
+  singleKeys: true,
+};
 
 export const householdOf = (db: Db): Household => documentById(db, 'household', 'household') ?? newHousehold;
 
@@ -23,7 +39,17 @@ interface Reference {
 const kept = new WeakMap<Db, Reference>();
 
 /** Plain names of the declared allergens. */
-const shortNames: Readonly<Record<string, string>> = { al_gluten: 'gluten', al_treenut: 'nuts', al_soy: 'soya', al_sulphite: 'sulphites', al_egg: 'egg', al_peanut: 'peanut', al_crust: 'crustaceans', al_mollusc: 'molluscs', al_celery: 'celery' };
+const shortNames: Readonly<Record<string, string>> = {
+  al_gluten: 'gluten',
+  al_treenut: 'nuts',
+  al_soy: 'soya',
+  al_sulphite: 'sulphites',
+  al_egg: 'egg',
+  al_peanut: 'peanut',
+  al_crust: 'crustaceans',
+  al_mollusc: 'molluscs',
+  al_celery: 'celery',
+};
 
 /** Reference tables, read once per database; they change by an upgrade only. */
 export function referenceOf(db: Db): Reference {
@@ -42,16 +68,32 @@ export function referenceOf(db: Db): Reference {
 }
 
 /** Packs that hold food. */
-export const packsInStore = (db: Db): PackState[] => db.select({ data: schema.packState.data }).from(schema.packState).where(ne(schema.packState.status, 'empty')).all().map((r) => r.data);
+export const packsInStore = (db: Db): PackState[] =>
+  db
+    .select({ data: schema.packState.data })
+    .from(schema.packState)
+    .where(ne(schema.packState.status, 'empty'))
+    .all()
+    .map((r) => r.data);
 
 /** Packs of one session, empty ones too. */
-export const packsOfSession = (db: Db, sessionId: string): PackState[] => db.select({ data: schema.packState.data }).from(schema.packState).where(eq(schema.packState.sessionId, sessionId)).all().map((r) => r.data);
+export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
+  db
+    .select({ data: schema.packState.data })
+    .from(schema.packState)
+    .where(eq(schema.packState.sessionId, sessionId))
+    .all()
+    .map((r) => r.data);
 
 /** How the containers are used, counted by the database. */
 export function containerUsage(db: Db): Map<string, ContainerUse> {
   const t = schema.packState;
   const usage = new Map<string, ContainerUse>();
-  for (const r of db.select({ id: t.containerId, status: t.status, washed: t.washed, n: count() }).from(t).groupBy(t.containerId, t.status, t.washed).all()) {
+  for (const r of db
+    .select({ id: t.containerId, status: t.status, washed: t.washed, n: count() })
+    .from(t)
+    .groupBy(t.containerId, t.status, t.washed)
+    .all()) {
     if (r.id === null) continue;
     const u = usage.get(r.id) ?? { holding: 0, toWash: 0, ever: 0 };
     const empty = r.status === 'empty';
@@ -88,7 +130,12 @@ export function worldOf(db: Db): World {
 /** What was eaten lately, by group and day; older than a dozen half-lives weighs nothing. */
 export function eatenDays(db: Db, today: string): EatenDay[] {
   const t = schema.eatenLog;
-  const rows = db.select({ day: t.day, kind: t.kind, portions: sum(t.portions).mapWith(Number) }).from(t).where(gte(t.day, addDays(today, -336))).groupBy(t.day, t.kind).all();
+  const rows = db
+    .select({ day: t.day, kind: t.kind, portions: sum(t.portions).mapWith(Number) })
+    .from(t)
+    .where(gte(t.day, addDays(today, -336)))
+    .groupBy(t.day, t.kind)
+    .all();
   return rows.flatMap((r) => {
     const group = groupOf(r.kind);
     return group ? [{ group, day: r.day, portions: r.portions }] : [];
@@ -96,4 +143,10 @@ export function eatenDays(db: Db, today: string): EatenDay[] {
 }
 
 /** Whether a dinner of tonight has been written down. */
-export const dinnerLogged = (db: Db, day: string): boolean => db.select({ id: schema.eatenLog.eventId }).from(schema.eatenLog).where(and(eq(schema.eatenLog.day, day), eq(schema.eatenLog.meal, 'dinner'), inArray(schema.eatenLog.kind, ['meal', 'kit']))).limit(1).get() !== undefined;
+export const dinnerLogged = (db: Db, day: string): boolean =>
+  db
+    .select({ id: schema.eatenLog.eventId })
+    .from(schema.eatenLog)
+    .where(and(eq(schema.eatenLog.day, day), eq(schema.eatenLog.meal, 'dinner'), inArray(schema.eatenLog.kind, ['meal', 'kit'])))
+    .limit(1)
+    .get() !== undefined;

@@ -18,24 +18,47 @@ function store(ctx: Context): StoreAnswer {
   const { stock, probable } = probablyEaten(world.packs, today);
   const brief = (p: PackState) => briefOf(p, today, world.household.timeZone, world.containers);
   return {
-    today, places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
-    packs: useFirst(stock, today, world.household.timeZone).map((x) => brief(x.pack)), probable: probable.map(brief), dinners: suppliesNow(ctx, world).dinners.count,
+    today,
+    places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
+    packs: useFirst(stock, today, world.household.timeZone).map((x) => brief(x.pack)),
+    probable: probable.map(brief),
+    dinners: suppliesNow(ctx, world).dinners.count,
   };
 }
 
-const packBy = (db: Db, key: string): PackState | undefined => db.select({ data: schema.packState.data }).from(schema.packState).where(or(eq(schema.packState.packId, key), eq(schema.packState.code, key))).get()?.data;
+const packBy = (db: Db, key: string): PackState | undefined =>
+  db
+    .select({ data: schema.packState.data })
+    .from(schema.packState)
+    .where(or(eq(schema.packState.packId, key), eq(schema.packState.code, key)))
+    .get()?.data;
 
 /** A pack by its id or by its code as typed; what was nearly right is offered, never taken. */
 function findPack(db: Db, typed: string): PackState {
   const direct = packBy(db, typed);
   if (direct) return direct;
-  const codes = db.select({ code: schema.packState.code }).from(schema.packState).all().map((r) => r.code);
+  const codes = db
+    .select({ code: schema.packState.code })
+    .from(schema.packState)
+    .all()
+    .map((r) => r.code);
   const read = readCode(typed, codes);
   const exact = read.kind === 'exact' ? packBy(db, read.code) : undefined;
   if (exact) return exact;
   const offers = read.kind === 'solved' ? read.offers.filter((o) => codes.includes(o)) : read.kind === 'wrong' ? read.near : [];
-  const message = read.kind === 'exact' ? `No pack has the code ${read.code}. Nothing was changed.` : read.kind === 'notACode' ? 'A code has five signs, such as K4MD8. Nothing was changed.' : offers.length > 0 ? `No pack has this code. Do you mean ${offers.slice(0, 3).join(' or ')}?` : 'This code does not add up: one sign is misread. Nothing was changed.';
-  throw new HttpRefusal(404, message, (offers.length > 0 ? offers.slice(0, 5) : ['a code of five signs']).map((o) => ({ path: 'code', expected: o, got: typed })));
+  const message =
+    read.kind === 'exact'
+      ? `No pack has the code ${read.code}. Nothing was changed.`
+      : read.kind === 'notACode'
+        ? 'A code has five signs, such as K4MD8. Nothing was changed.'
+        : offers.length > 0
+          ? `No pack has this code. Do you mean ${offers.slice(0, 3).join(' or ')}?`
+          : 'This code does not add up: one sign is misread. Nothing was changed.';
+  throw new HttpRefusal(
+    404,
+    message,
+    (offers.length > 0 ? offers.slice(0, 5) : ['a code of five signs']).map((o) => ({ path: 'code', expected: o, got: typed })),
+  );
 }
 
 function onePack(ctx: Context, typed: string): PackAnswer {
@@ -47,10 +70,28 @@ function onePack(ctx: Context, typed: string): PackAnswer {
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   const container = world.containers.find((c) => c.id === pack.containerId);
   return {
-    pack, brief: briefOf(pack, today, world.household.timeZone, world.containers),
-    history: events.filter((e) => e.type !== 'undone').map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, today), undone: gone.has(e.id) })).reverse(),
-    cautions: cautionsFor(['thawing', 'reheating', 'refreezing', ...(pack.kind === 'puree' ? (['baby'] as const) : []), ...(pack.raw ? (['rawMeat'] as const) : []), 'bestBy'], world.household.country),
-    label: labelContent(pack, world.allergenNames), ...(container && { container }), allergens: allergenLines(pack.allergens, world.allergenNames), places: [...world.places], eaters: [...world.eaters],
+    pack,
+    brief: briefOf(pack, today, world.household.timeZone, world.containers),
+    history: events
+      .filter((e) => e.type !== 'undone')
+      .map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, today), undone: gone.has(e.id) }))
+      .reverse(),
+    cautions: cautionsFor(
+      [
+        'thawing',
+        'reheating',
+        'refreezing',
+        ...(pack.kind === 'puree' ? (['baby'] as const) : []),
+        ...(pack.raw ? (['rawMeat'] as const) : []),
+        'bestBy',
+      ],
+      world.household.country,
+    ),
+    label: labelContent(pack, world.allergenNames),
+    ...(container && { container }),
+    allergens: allergenLines(pack.allergens, world.allergenNames),
+    places: [...world.places],
+    eaters: [...world.eaters],
   };
 }
 
@@ -61,20 +102,52 @@ function history(ctx: Context, limit: number): HistoryAnswer {
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   const events = ctx.db.select().from(schema.event).orderBy(desc(schema.event.instant)).limit(limit).all().map(eventFrom);
   const gone = undoneIds(events.toSorted(byOrder));
-  const packName = new Map(ctx.db.select({ id: schema.packState.packId, name: schema.packState.name }).from(schema.packState).all().map((r) => [r.id, r.name]));
-  const sessionName = new Map(ctx.db.select({ id: schema.session.id, data: schema.session.data }).from(schema.session).all().map((r) => [r.id, (r.data as { name: string }).name]));
+  const packName = new Map(
+    ctx.db
+      .select({ id: schema.packState.packId, name: schema.packState.name })
+      .from(schema.packState)
+      .all()
+      .map((r) => [r.id, r.name]),
+  );
+  const sessionName = new Map(
+    ctx.db
+      .select({ id: schema.session.id, data: schema.session.data })
+      .from(schema.session)
+      .all()
+      .map((r) => [r.id, (r.data as { name: string }).name]),
+  );
   const subject = (id: string | undefined): string => packName.get(id ?? '') ?? sessionName.get(id ?? '') ?? 'something';
-  const logged = events.filter((e) => e.type !== 'undone').map((e) => ({ id: e.id, at: e.instant, says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`, type: 'event' as const, undone: gone.has(e.id), subjects: e.subjects }));
+  const logged = events
+    .filter((e) => e.type !== 'undone')
+    .map((e) => ({
+      id: e.id,
+      at: e.instant,
+      says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`,
+      type: 'event' as const,
+      undone: gone.has(e.id),
+      subjects: e.subjects,
+    }));
   const writes = new Map<string, HistoryAnswer['entries'][number]>();
-  for (const c of ctx.db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all()) if (!writes.has(c.writeId)) writes.set(c.writeId, { id: c.writeId, at: c.at, says: c.label, type: 'change', undone: false, subjects: [] });
+  for (const c of ctx.db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all())
+    if (!writes.has(c.writeId))
+      writes.set(c.writeId, { id: c.writeId, at: c.at, says: c.label, type: 'change', undone: false, subjects: [] });
   return { entries: [...logged, ...writes.values()].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit) };
 }
 
 /** The store by place, one pack by id or code, and history. */
 export function storeRoutes(ctx: Context): Router {
   const r = Router();
-  r.get('/store', answer(() => store(ctx)));
-  r.get('/packs/:key', answer((req) => onePack(ctx, param(req, 'key'))));
-  r.get('/history', answer((req) => history(ctx, Math.min(500, Math.max(1, Number(req.query.limit) || 100)))));
+  r.get(
+    '/store',
+    answer(() => store(ctx)),
+  );
+  r.get(
+    '/packs/:key',
+    answer((req) => onePack(ctx, param(req, 'key'))),
+  );
+  r.get(
+    '/history',
+    answer((req) => history(ctx, Math.min(500, Math.max(1, Number(req.query.limit) || 100)))),
+  );
   return r;
 }

@@ -1,25 +1,48 @@
 import { desc, eq } from 'drizzle-orm';
-import { documentSchemas, refusals, undoSchema, writeSchema, type DocumentTable, type Instant, type Refusal, type Revision, type WriteRequest } from '#core/contract';
+import {
+  documentSchemas,
+  refusals,
+  undoSchema,
+  writeSchema,
+  type DocumentTable,
+  type Instant,
+  type Refusal,
+  type Revision,
+  type WriteRequest,
+} from '#core/contract';
 import { documentById, schema, type Db } from '../db/index.ts';
 
-export type WriteAnswer = { status: 200; body: { writeId: string; changed: number } } | { status: 404 | 409 | 422; body: { message: string; refusals: Refusal[] } };
+export type WriteAnswer =
+  { status: 200; body: { writeId: string; changed: number } } | { status: 404 | 409 | 422; body: { message: string; refusals: Refusal[] } };
 
-const refused = (status: 404 | 409 | 422, message: string, list: Refusal[] = []): WriteAnswer => ({ status, body: { message, refusals: list } });
+const refused = (status: 404 | 409 | 422, message: string, list: Refusal[] = []): WriteAnswer => ({
+  status,
+  body: { message, refusals: list },
+});
 
 /** Revisions never change once written; batches and lots point to them. */
 function immutable(db: Db, change: WriteRequest['changes'][number]): Refusal[] {
   if (change.table !== 'recipe_revision') return [];
   const before = documentById(db, 'recipe_revision', change.id);
-  return before && JSON.stringify(before) !== JSON.stringify(change.data) ? [{ path: `recipe_revision.${change.id}`, expected: 'a new revision with an id of its own', got: 'a change of one that is written' }] : [];
+  return before && JSON.stringify(before) !== JSON.stringify(change.data)
+    ? [{ path: `recipe_revision.${change.id}`, expected: 'a new revision with an id of its own', got: 'a change of one that is written' }]
+    : [];
 }
 
 /** Ids that a document points to and that must exist, in this write or before. */
 function dangling(db: Db, change: WriteRequest['changes'][number], write: WriteRequest): Refusal[] {
-  const has = (table: DocumentTable, id: string): boolean => write.changes.some((c) => c.table === table && c.id === id && c.data !== null) || documentById(db, table, id) !== undefined;
+  const has = (table: DocumentTable, id: string): boolean =>
+    write.changes.some((c) => c.table === table && c.id === id && c.data !== null) || documentById(db, table, id) !== undefined;
   const data = change.data as { revisionId?: string; batches?: { revisionId: string }[]; timeZone?: string } | null;
   if (!data) return [];
-  if (change.table === 'recipe' && data.revisionId && !has('recipe_revision', data.revisionId)) return [{ path: 'revisionId', expected: 'a revision that exists', got: data.revisionId }];
-  if (change.table === 'session') return (data.batches ?? []).flatMap((b, i) => (has('recipe_revision', b.revisionId) ? [] : [{ path: `batches.${i}.revisionId`, expected: 'a recipe that exists', got: b.revisionId }]));
+  if (change.table === 'recipe' && data.revisionId && !has('recipe_revision', data.revisionId))
+    return [{ path: 'revisionId', expected: 'a revision that exists', got: data.revisionId }];
+  if (change.table === 'session')
+    return (data.batches ?? []).flatMap((b, i) =>
+      has('recipe_revision', b.revisionId)
+        ? []
+        : [{ path: `batches.${i}.revisionId`, expected: 'a recipe that exists', got: b.revisionId }],
+    );
   if (change.table === 'household' && data.timeZone) {
     try {
       Intl.DateTimeFormat('en-GB', { timeZone: data.timeZone });
@@ -36,7 +59,10 @@ function put(tx: Db, table: DocumentTable, id: string, data: unknown, at: Instan
     tx.update(t).set({ deleted: true, updatedAt: at }).where(eq(t.id, id)).run();
     return;
   }
-  tx.insert(t).values({ id, data, deleted: false, updatedAt: at }).onConflictDoUpdate({ target: t.id, set: { data, deleted: false, updatedAt: at } }).run();
+  tx.insert(t)
+    .values({ id, data, deleted: false, updatedAt: at })
+    .onConflictDoUpdate({ target: t.id, set: { data, deleted: false, updatedAt: at } })
+    .run();
   if (table === 'recipe_revision') {
     const ids = new Set((data as Revision).lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])));
     for (const ingredientId of ids) tx.insert(schema.recipeIngredient).values({ revisionId: id, ingredientId }).onConflictDoNothing().run();
@@ -58,7 +84,9 @@ function apply(tx: Db, write: WriteRequest, at: Instant): WriteAnswer {
   for (const c of write.changes) {
     const before = documentById(tx, c.table, c.id) ?? null;
     put(tx, c.table, c.id, c.data, at);
-    tx.insert(schema.change).values({ writeId: write.writeId, table: c.table, rowId: c.id, before, after: c.data, at, device: write.device, label: write.label }).run();
+    tx.insert(schema.change)
+      .values({ writeId: write.writeId, table: c.table, rowId: c.id, before, after: c.data, at, device: write.device, label: write.label })
+      .run();
   }
   return { status: 200, body: { writeId: write.writeId, changed: write.changes.length } };
 }
@@ -96,14 +124,29 @@ export function acceptUndo(db: Db, value: unknown, at: Instant): WriteAnswer {
   const { writeId, device, undoes } = parsed.data;
   return once(db, writeId, (tx) => {
     const rows = tx.select().from(schema.change).where(eq(schema.change.writeId, undoes)).all();
-    if (rows.length === 0) return refused(404, 'Nothing of this is known here.', [{ path: 'undoes', expected: 'a write that was kept', got: undoes }]);
+    if (rows.length === 0)
+      return refused(404, 'Nothing of this is known here.', [{ path: 'undoes', expected: 'a write that was kept', got: undoes }]);
     const moved = rows.filter((r) => {
-      const newest = tx.select({ writeId: schema.change.writeId }).from(schema.change).where(eq(schema.change.rowId, r.rowId)).orderBy(desc(schema.change.id)).limit(1).get();
+      const newest = tx
+        .select({ writeId: schema.change.writeId })
+        .from(schema.change)
+        .where(eq(schema.change.rowId, r.rowId))
+        .orderBy(desc(schema.change.id))
+        .limit(1)
+        .get();
       return newest?.writeId !== undoes;
     });
-    if (moved.length > 0) return refused(409, 'It was changed again since: undo the newer change first.', moved.map((r) => ({ path: `${r.table}.${r.rowId}`, expected: 'unchanged since', got: 'changed again' })));
+    if (moved.length > 0)
+      return refused(
+        409,
+        'It was changed again since: undo the newer change first.',
+        moved.map((r) => ({ path: `${r.table}.${r.rowId}`, expected: 'unchanged since', got: 'changed again' })),
+      );
     // a revision is never taken back: the recipe simply points to the one before
-    const inverse = rows.filter((r) => r.table !== 'recipe_revision').toReversed().map((r) => ({ table: r.table as DocumentTable, id: r.rowId, data: r.before }));
+    const inverse = rows
+      .filter((r) => r.table !== 'recipe_revision')
+      .toReversed()
+      .map((r) => ({ table: r.table as DocumentTable, id: r.rowId, data: r.before }));
     return apply(tx, { writeId, device, instant: at, label: `Undo: ${rows[0]?.label ?? ''}`.slice(0, 120), changes: inverse }, at);
   });
 }

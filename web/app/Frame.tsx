@@ -1,4 +1,15 @@
-import { IconAdjustmentsHorizontal, IconBasket, IconBook2, IconCalendarEvent, IconFridge, IconHistory, IconHome, IconPackage, IconSoup, IconToolsKitchen2 } from '@tabler/icons-react';
+import {
+  IconAdjustmentsHorizontal,
+  IconBasket,
+  IconBook2,
+  IconCalendarEvent,
+  IconFridge,
+  IconHistory,
+  IconHome,
+  IconPackage,
+  IconSoup,
+  IconToolsKitchen2,
+} from '@tabler/icons-react';
 import { Link, NavLink, Outlet, useNavigation } from 'react-router';
 import { useFrameQuery } from './api.ts';
 import { putAside } from './outboxSlice.ts';
@@ -20,7 +31,19 @@ const stations = [
 function Rail() {
   return (
     <nav className="rail" aria-label="Stations">
-      <svg className="hut" width="40" height="40" viewBox="0 0 40 40" fill="none" stroke="#fff" strokeWidth="2.4" strokeLinejoin="round" aria-hidden="true"><path d="M5 18L20 6l15 12M9 16v17h22V16M9 25h22M16 33v-8M24 33v-8" /></svg>
+      <svg
+        className="hut"
+        width="40"
+        height="40"
+        viewBox="0 0 40 40"
+        fill="none"
+        stroke="#fff"
+        strokeWidth="2.4"
+        strokeLinejoin="round"
+        aria-hidden="true"
+      >
+        <path d="M5 18L20 6l15 12M9 16v17h22V16M9 25h22M16 33v-8M24 33v-8" />
+      </svg>
       {stations.map(({ to, name, Icon }) => (
         <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
           <Icon size={22} stroke={1.8} aria-hidden />
@@ -28,8 +51,14 @@ function Rail() {
         </NavLink>
       ))}
       <div className="sep" />
-      <NavLink to="/kitchen" className={({ isActive }) => `st${isActive ? ' on' : ''}`}><IconAdjustmentsHorizontal size={22} stroke={1.8} aria-hidden />Kitchen</NavLink>
-      <NavLink to="/history" className={({ isActive }) => `st${isActive ? ' on' : ''}`}><IconHistory size={22} stroke={1.8} aria-hidden />History</NavLink>
+      <NavLink to="/kitchen" className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
+        <IconAdjustmentsHorizontal size={22} stroke={1.8} aria-hidden />
+        Kitchen
+      </NavLink>
+      <NavLink to="/history" className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
+        <IconHistory size={22} stroke={1.8} aria-hidden />
+        History
+      </NavLink>
     </nav>
   );
 }
@@ -42,13 +71,22 @@ function OutboxNotes() {
     <>
       {!online && waiting.length > 0 && (
         <div className="banner note warn" role="status">
-          <b>Kept here:</b> {waiting.length === 1 ? `“${waiting[0]?.label}” waits` : `${waiting.length} entries wait`} on this device and {waiting.length === 1 ? 'is' : 'are'} sent when Tambo answers again. Go on working.
+          <b>Kept here:</b> {waiting.length === 1 ? `“${waiting[0]?.label}” waits` : `${waiting.length} entries wait`} on this device and{' '}
+          {waiting.length === 1 ? 'is' : 'are'} sent when Tambo answers again. Go on working.
         </div>
       )}
       {refused.map((r) => (
         <div className="banner note bad row" role="alert" key={r.seq}>
-          <div className="grow"><b>{r.label}:</b> {r.message} {r.refusals.slice(0, 3).map((x) => `${x.path}: expected ${x.expected}, got ${x.got}`).join('; ')}</div>
-          <button type="button" className="btn o s" onClick={() => dispatch(putAside(r.seq))}>Put aside</button>
+          <div className="grow">
+            <b>{r.label}:</b> {r.message}{' '}
+            {r.refusals
+              .slice(0, 3)
+              .map((x) => `${x.path}: expected ${x.expected}, got ${x.got}`)
+              .join('; ')}
+          </div>
+          <button type="button" className="btn o s" onClick={() => dispatch(putAside(r.seq))}>
+            Put aside
+          </button>
         </div>
       ))}
     </>
@@ -61,19 +99,26 @@ export function Frame() {
   const navigation = useNavigation();
   return (
     <div className="frame">
-      <a href="#main" className="btn skip">Skip to the page</a>
+      <a href="#main" className="btn skip">
+        Skip to the page
+      </a>
       <Rail />
       <header className="topstrip">
         {data ? (
           <>
             <Link to="/eat" className="supply" aria-label={`${data.supplies.dinners.count} dinners left, ${data.supplies.dinners.says}`}>
-              <span className="big">{data.supplies.dinners.count}</span><span className="unit">dinners</span>
+              <span className="big">{data.supplies.dinners.count}</span>
+              <span className="unit">dinners</span>
               <small>{data.supplies.dinners.says.replace(/ \(.*/, '')}</small>
             </Link>
             <StoreStrip marks={data.strip} today={data.today} />
-            <Link to="/eat?log=1" className="btn o">Log eaten</Link>
+            <Link to="/eat?log=1" className="btn o">
+              Log eaten
+            </Link>
           </>
-        ) : <span className="quiet">Tambo</span>}
+        ) : (
+          <span className="quiet">Tambo</span>
+        )}
       </header>
       <div>
         <OutboxNotes />

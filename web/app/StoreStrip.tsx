@@ -56,29 +56,86 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
   const pointX = (e: PointerEvent): number => e.clientX - (svg.current?.getBoundingClientRect().left ?? 0);
   const dayAt = (x: number): string => addDays(today, Math.round(((Math.max(left, Math.min(right, x)) - left) / (right - left)) * span));
   const endBrush = (): void => {
-    if (brush && Math.abs(brush[1] - brush[0]) > 12) void navigate(`/store?from=${dayAt(Math.min(...brush))}&to=${dayAt(Math.max(...brush))}`);
+    if (brush && Math.abs(brush[1] - brush[0]) > 12)
+      void navigate(`/store?from=${dayAt(Math.min(...brush))}&to=${dayAt(Math.max(...brush))}`);
     setBrush(undefined);
   };
-  const months = Array.from({ length: 12 }, (_, i) => addMonths(`${today.slice(0, 7)}-01`, i + 1)).filter((d) => daysBetween(today, d) < span - 8);
+  const months = Array.from({ length: 12 }, (_, i) => addMonths(`${today.slice(0, 7)}-01`, i + 1)).filter(
+    (d) => daysBetween(today, d) < span - 8,
+  );
   return (
-    <div ref={box.ref} className="strip" role="group" aria-label={`${marks.length} packs by best-by day; arrow keys walk them`} onKeyDown={onKey}>
-      <svg ref={svg} width={width} height={height} viewBox={`0 0 ${width} ${height}`} onPointerDown={(e) => setBrush([pointX(e), pointX(e)])} onPointerMove={(e) => brush && setBrush([brush[0], pointX(e)])} onPointerUp={endBrush} onPointerLeave={() => setBrush(undefined)}>
+    <div
+      ref={box.ref}
+      className="strip"
+      role="group"
+      aria-label={`${marks.length} packs by best-by day; arrow keys walk them`}
+      onKeyDown={onKey}
+    >
+      <svg
+        ref={svg}
+        width={width}
+        height={height}
+        viewBox={`0 0 ${width} ${height}`}
+        onPointerDown={(e) => setBrush([pointX(e), pointX(e)])}
+        onPointerMove={(e) => brush && setBrush([brush[0], pointX(e)])}
+        onPointerUp={endBrush}
+        onPointerLeave={() => setBrush(undefined)}
+      >
         <path d={`M${left} ${baseline + 0.5}H${right}`} stroke="var(--rim-soft)" />
         {months.map((d) => {
           const x = xOf(daysBetween(today, d));
-          return <g key={d}><path d={`M${x} ${baseline - 3}v6`} stroke="var(--rim-soft)" /><text x={x + 3} y={height - 3}>{shortMonth(d)}</text></g>;
+          return (
+            <g key={d}>
+              <path d={`M${x} ${baseline - 3}v6`} stroke="var(--rim-soft)" />
+              <text x={x + 3} y={height - 3}>
+                {shortMonth(d)}
+              </text>
+            </g>
+          );
         })}
         <path d={`M${left} 4V${baseline + 4}`} stroke="var(--tomato)" strokeWidth="2" strokeDasharray="4 3" />
-        <text x={left - 5} y={height - 3} textAnchor="end" style={{ fill: 'var(--tomato)' }}>today</text>
-        {brush && <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />}
+        <text x={left - 5} y={height - 3} textAnchor="end" style={{ fill: 'var(--tomato)' }}>
+          today
+        </text>
+        {brush && (
+          <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />
+        )}
         {placed.map((m, i) => (
-          <a key={m.packId} href={`/p/${m.code}`} tabIndex={i === current ? 0 : -1} aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`} onFocus={() => setAt(i)} onClick={(e) => { e.preventDefault(); void navigate(`/p/${m.code}`); }}>
+          <a
+            key={m.packId}
+            href={`/p/${m.code}`}
+            tabIndex={i === current ? 0 : -1}
+            aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`}
+            onFocus={() => setAt(i)}
+            onClick={(e) => {
+              e.preventDefault();
+              void navigate(`/p/${m.code}`);
+            }}
+          >
             <title>{`${m.name}, ${m.due.reason === 'fridge' ? 'use by' : 'best by'} ${sayDayYear(m.due.day)}`}</title>
-            <rect className="ring" x={m.x - size / 2 - 0.5} y={m.y - size / 2 - 0.5} width={size + 1} height={size + 1} fill="transparent" rx="2" />
-            <path d={kindPaths[m.kind]} transform={`translate(${m.x - size / 2} ${m.y - size / 2}) scale(${size / 20})`} fill={`var(--kind-${m.kind})`} />
+            <rect
+              className="ring"
+              x={m.x - size / 2 - 0.5}
+              y={m.y - size / 2 - 0.5}
+              width={size + 1}
+              height={size + 1}
+              fill="transparent"
+              rx="2"
+            />
+            <path
+              d={kindPaths[m.kind]}
+              transform={`translate(${m.x - size / 2} ${m.y - size / 2}) scale(${size / 20})`}
+              fill={`var(--kind-${m.kind})`}
+            />
           </a>
         ))}
-        {columns.filter((c) => c.marks.length > most).map((c) => <text key={c.x} x={c.x + size / 2 + 2} y={13} style={{ fontSize: 12, fill: 'var(--ink)' }}>+{c.marks.length - most}</text>)}
+        {columns
+          .filter((c) => c.marks.length > most)
+          .map((c) => (
+            <text key={c.x} x={c.x + size / 2 + 2} y={13} style={{ fontSize: 12, fill: 'var(--ink)' }}>
+              +{c.marks.length - most}
+            </text>
+          ))}
       </svg>
     </div>
   );

@@ -19,9 +19,18 @@ export function ToastBar() {
   if (!toast) return <div role="status" className="sr" />;
   return (
     <div className="toast" role="status">
-      <span>{toast.text}{waiting ? ' (kept here)' : ''}</span>
-      {toast.undo && <button type="button" onClick={() => toast.undo && void undo(toast.undo)}>Undo</button>}
-      <button type="button" className="x" aria-label="Close" onClick={() => dispatch(closed(toast.id))}>✕</button>
+      <span>
+        {toast.text}
+        {waiting ? ' (kept here)' : ''}
+      </span>
+      {toast.undo && (
+        <button type="button" onClick={() => toast.undo && void undo(toast.undo)}>
+          Undo
+        </button>
+      )}
+      <button type="button" className="x" aria-label="Close" onClick={() => dispatch(closed(toast.id))}>
+        ✕
+      </button>
     </div>
   );
 }

@@ -1,7 +1,21 @@
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
-import type { EatAnswer, FrameAnswer, HistoryAnswer, KitchenAnswer, LabelsAnswer, PackAnswer, ReadAnswer, RecipeAnswer, RecipeBrief, SessionView, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/session';
+import type {
+  EatAnswer,
+  FrameAnswer,
+  HistoryAnswer,
+  KitchenAnswer,
+  LabelsAnswer,
+  PackAnswer,
+  ReadAnswer,
+  RecipeAnswer,
+  RecipeBrief,
+  SessionView,
+  SessionsAnswer,
+  StoreAnswer,
+  TodayAnswer,
+} from '#core/session';
 import { follow } from './clock.ts';
 
 /** Server data has one owner: this cache. Whatever is written makes all of it stale. */
@@ -22,7 +36,9 @@ export const api = createApi({
     today: b.query<TodayAnswer, void>({ query: () => '/today', providesTags: ['World'] }),
     recipes: b.query<RecipeBrief[], void>({ query: () => '/recipes', providesTags: ['World'] }),
     recipe: b.query<RecipeAnswer, string>({ query: (id) => `/recipes/${encodeURIComponent(id)}`, providesTags: ['World'] }),
-    readRecipe: b.mutation<ReadAnswer, { text: string; fileName: string }>({ query: (body) => ({ url: '/recipes/read', method: 'POST', body }) }),
+    readRecipe: b.mutation<ReadAnswer, { text: string; fileName: string }>({
+      query: (body) => ({ url: '/recipes/read', method: 'POST', body }),
+    }),
     ingredients: b.query<IngredientRow[], string>({ query: (q) => `/ingredients?q=${encodeURIComponent(q)}` }),
     lives: b.query<{ id: string; group: string; item: string }[], void>({ query: () => '/lives' }),
     sessions: b.query<SessionsAnswer, void>({ query: () => '/sessions', providesTags: ['World'] }),
@@ -37,12 +53,30 @@ export const api = createApi({
   }),
 });
 
-export const { useFrameQuery, useTodayQuery, useRecipesQuery, useRecipeQuery, useReadRecipeMutation, useIngredientsQuery, useLivesQuery, useSessionsQuery, useSessionQuery, useCheckPlanQuery, useLabelsQuery, useStoreQuery, usePackQuery, useEatQuery, useKitchenQuery, useHistoryQuery } = api;
+export const {
+  useFrameQuery,
+  useTodayQuery,
+  useRecipesQuery,
+  useRecipeQuery,
+  useReadRecipeMutation,
+  useIngredientsQuery,
+  useLivesQuery,
+  useSessionsQuery,
+  useSessionQuery,
+  useCheckPlanQuery,
+  useLabelsQuery,
+  useStoreQuery,
+  usePackQuery,
+  useEatQuery,
+  useKitchenQuery,
+  useHistoryQuery,
+} = api;
 
 /** What went wrong, in the server's own words; no connection is said as such. */
 export function sayError(error: unknown): { message: string; refusals: Refusal[] } {
   const e = error as FetchBaseQueryError | undefined;
-  if (e && e.status === 'FETCH_ERROR') return { message: 'No connection to Tambo. What you enter is kept here and sent when it is back.', refusals: [] };
+  if (e && e.status === 'FETCH_ERROR')
+    return { message: 'No connection to Tambo. What you enter is kept here and sent when it is back.', refusals: [] };
   const data = e && 'data' in e ? (e.data as { message?: string; refusals?: Refusal[] } | undefined) : undefined;
   return { message: data?.message ?? 'Something went wrong. Nothing was changed; try again.', refusals: data?.refusals ?? [] };
 }

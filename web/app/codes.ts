@@ -23,7 +23,11 @@ const put = (codes: readonly string[]): void => {
 };
 
 async function refill(count: number): Promise<string[]> {
-  const res = await fetch('/api/codes', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ count, device }) });
+  const res = await fetch('/api/codes', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ count, device }),
+  });
   if (!res.ok) throw new Error('No codes were given');
   return ((await res.json()) as { codes: string[] }).codes;
 }
@@ -44,6 +48,10 @@ export async function takeCodes(count: number): Promise<string[] | undefined> {
   const taken = codes.slice(0, count);
   const left = codes.slice(count);
   put(left);
-  if (left.length < refillBelow) void refill(keep - left.length).then((more) => put([...kept(), ...more]), () => undefined);
+  if (left.length < refillBelow)
+    void refill(keep - left.length).then(
+      (more) => put([...kept(), ...more]),
+      () => undefined,
+    );
   return taken;
 }

@@ -20,27 +20,34 @@ export interface Commands {
 /** What a tap does: through the queue, with a toast that can take it back. */
 export function useCommands(): Commands {
   const dispatch = useAppDispatch();
-  return useMemo(() => ({
-    async log(events, says) {
-      const stamped = events.map((e) => stampEvent(e.type, e.subjects, e.data as never));
-      dispatch(shown({ text: says, undo: { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) } }));
-      await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: says, body })));
-      return stamped;
-    },
-    async write(changes, says) {
-      const writeId = newId();
-      dispatch(shown({ text: says, undo: { kind: 'write', writeId } }));
-      await enqueue([{ kind: 'write', label: says, body: { writeId, device, instant: stampInstant(), label: says.slice(0, 120), changes } }]);
-      return writeId;
-    },
-    async undo(way) {
-      if (way.kind === 'events') {
-        const stamped = way.events.map((e) => stampEvent('undone', e.subjects, { eventId: e.id }));
-        await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: 'Undo', body })));
-      } else {
-        await enqueue([{ kind: 'undo', label: 'Undo', body: { writeId: newId(), device, instant: stampInstant(), undoes: way.writeId } }]);
-      }
-      dispatch(shown({ text: 'Taken back' }));
-    },
-  }), [dispatch]);
+  return useMemo(
+    () => ({
+      async log(events, says) {
+        const stamped = events.map((e) => stampEvent(e.type, e.subjects, e.data as never));
+        dispatch(shown({ text: says, undo: { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) } }));
+        await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: says, body })));
+        return stamped;
+      },
+      async write(changes, says) {
+        const writeId = newId();
+        dispatch(shown({ text: says, undo: { kind: 'write', writeId } }));
+        await enqueue([
+          { kind: 'write', label: says, body: { writeId, device, instant: stampInstant(), label: says.slice(0, 120), changes } },
+        ]);
+        return writeId;
+      },
+      async undo(way) {
+        if (way.kind === 'events') {
+          const stamped = way.events.map((e) => stampEvent('undone', e.subjects, { eventId: e.id }));
+          await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: 'Undo', body })));
+        } else {
+          await enqueue([
+            { kind: 'undo', label: 'Undo', body: { writeId: newId(), device, instant: stampInstant(), undoes: way.writeId } },
+          ]);
+        }
+        dispatch(shown({ text: 'Taken back' }));
+      },
+    }),
+    [dispatch],
+  );
 }

@@ -10,7 +10,8 @@ import type { AppStore } from './store.ts';
 type NewEntry = Waiting extends infer W ? (W extends Waiting ? Omit<W, 'seq'> : never) : never;
 
 let dbPromise: Promise<IDBPDatabase> | undefined;
-const queueDb = (): Promise<IDBPDatabase> => (dbPromise ??= openDB('tambo', 1, { upgrade: (db) => void db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true }) }));
+const queueDb = (): Promise<IDBPDatabase> =>
+  (dbPromise ??= openDB('tambo', 1, { upgrade: (db) => void db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true }) }));
 
 let store: AppStore | undefined;
 let sending = false;
@@ -27,14 +28,26 @@ interface Answered {
   refused: { entry: Waiting; message: string; refusals: Refusal[] }[];
 }
 
-const post = (path: string, body: unknown): Promise<Response> => fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+const post = (path: string, body: unknown): Promise<Response> =>
+  fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
 
 async function send(entries: Waiting[]): Promise<Answered> {
   const first = entries[0];
   if (!first) return { gone: [], refused: [] };
   if (first.kind === 'event') {
-    const batch = entries.slice(0, entries.findIndex((e) => e.kind !== 'event') < 0 ? mostEvents : Math.min(mostEvents, entries.findIndex((e) => e.kind !== 'event')));
-    const res = await post('/events', batch.map((e) => e.body));
+    const batch = entries.slice(
+      0,
+      entries.findIndex((e) => e.kind !== 'event') < 0
+        ? mostEvents
+        : Math.min(
+            mostEvents,
+            entries.findIndex((e) => e.kind !== 'event'),
+          ),
+    );
+    const res = await post(
+      '/events',
+      batch.map((e) => e.body),
+    );
     if (res.status >= 500) throw new Error(`answered ${res.status}`);
     const body = (await res.json()) as { now?: string; message?: string; answers?: { id: string; status: string; refusals?: Refusal[] }[] };
     if (body.now && store) follow(body.now, api.endpoints.frame.select()(store.getState()).data?.stopped ?? false);
@@ -42,14 +55,19 @@ async function send(entries: Waiting[]): Promise<Answered> {
       gone: batch.map((e) => e.seq),
       refused: batch.flatMap((entry) => {
         const a = body.answers?.find((x) => x.id === (entry.kind === 'event' ? entry.body.id : ''));
-        return !a || a.status === 'refused' ? [{ entry, message: body.message ?? `“${entry.label}” was not kept.`, refusals: a?.refusals ?? [] }] : [];
+        return !a || a.status === 'refused'
+          ? [{ entry, message: body.message ?? `“${entry.label}” was not kept.`, refusals: a?.refusals ?? [] }]
+          : [];
       }),
     };
   }
   const res = await post(first.kind === 'write' ? '/writes' : '/undo', first.body);
   if (res.status >= 500) throw new Error(`answered ${res.status}`);
   const body = (await res.json()) as { message?: string; refusals?: Refusal[] };
-  return { gone: [first.seq], refused: res.ok ? [] : [{ entry: first, message: body.message ?? `“${first.label}” was not kept.`, refusals: body.refusals ?? [] }] };
+  return {
+    gone: [first.seq],
+    refused: res.ok ? [] : [{ entry: first, message: body.message ?? `“${first.label}” was not kept.`, refusals: body.refusals ?? [] }],
+  };
 }
 
 async function flush(): Promise<void> {
@@ -64,7 +82,8 @@ async function flush(): Promise<void> {
         for (const seq of gone) answered.add(seq);
         const db = await queueDb().catch(() => undefined);
         if (db) await Promise.all(gone.map((seq) => db.delete('queue', seq)));
-        for (const r of refused) store.dispatch(wasRefused({ seq: r.entry.seq, label: r.entry.label, message: r.message, refusals: r.refusals }));
+        for (const r of refused)
+          store.dispatch(wasRefused({ seq: r.entry.seq, label: r.entry.label, message: r.message, refusals: r.refusals }));
         retryMs = 1000;
       }
       // what was sent counts as waiting until the page has heard of it, so that nothing flickers back in between

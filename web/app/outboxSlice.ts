@@ -2,7 +2,9 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Refusal, TamboEvent, UndoRequest, WriteRequest } from '#core/contract';
 
 /** One thing that waits to be sent. */
-export type Waiting = { seq: number; label: string } & ({ kind: 'event'; body: TamboEvent } | { kind: 'write'; body: WriteRequest } | { kind: 'undo'; body: UndoRequest });
+export type Waiting = { seq: number; label: string } & (
+  { kind: 'event'; body: TamboEvent } | { kind: 'write'; body: WriteRequest } | { kind: 'undo'; body: UndoRequest }
+);
 
 export interface RefusedEntry {
   seq: number;

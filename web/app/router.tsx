@@ -3,7 +3,9 @@ import { Frame } from './Frame.tsx';
 import { NotFound } from './NotFound.tsx';
 import { TodayPage } from '../today/TodayPage.tsx';
 
-const lazy = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) => async () => ({ Component: (await load())[name] });
+const lazy =
+  <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) =>
+  async () => ({ Component: (await load())[name] });
 
 /** Every screen deep-links; all but Today are brought in when they are opened. */
 export const router = createBrowserRouter([

@@ -1,7 +1,18 @@
 import { createTheme, type MantineColorsTuple } from '@mantine/core';
 
 /** Ten steps of the rim blue around the enamel's own shade. */
-const rim: MantineColorsTuple = ['#EEF4F8', '#DCE9F2', '#BCCFE6', '#93ADD3', '#6C8BBE', '#4A6CA6', '#33558F', '#1F3A6E', '#1A315D', '#14264A'];
+const rim: MantineColorsTuple = [
+  '#EEF4F8',
+  '#DCE9F2',
+  '#BCCFE6',
+  '#93ADD3',
+  '#6C8BBE',
+  '#4A6CA6',
+  '#33558F',
+  '#1F3A6E',
+  '#1A315D',
+  '#14264A',
+];
 
 /** Mantine in the hand of the house: enamel and frost. The rest stands in styles.css as variables. */
 export const theme = createTheme({

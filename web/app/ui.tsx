@@ -21,7 +21,9 @@ export function Why({ label, children }: { label: string; children: ReactNode })
   return (
     <Popover width={340} position="bottom-end" shadow="sm" trapFocus returnFocus>
       <Popover.Target>
-        <button type="button" className="why" aria-label={`Why: ${label}`}>why?</button>
+        <button type="button" className="why" aria-label={`Why: ${label}`}>
+          why?
+        </button>
       </Popover.Target>
       <Popover.Dropdown>
         <div className="why-text">{children}</div>
@@ -39,7 +41,9 @@ export function Cautions({ list, title = 'Before you eat it' }: { list: readonly
       {list.map((c) => (
         <div className="caution" key={c.id}>
           <div className="grow">{c.text}</div>
-          <Why label={c.text}>{c.why} {c.defer} <span className="quiet">Source: {c.source}.</span></Why>
+          <Why label={c.text}>
+            {c.why} {c.defer} <span className="quiet">Source: {c.source}.</span>
+          </Why>
         </div>
       ))}
     </section>
@@ -48,7 +52,12 @@ export function Cautions({ list, title = 'Before you eat it' }: { list: readonly
 
 /** What a page shows while it waits, or when the server could not answer. */
 export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => void }) {
-  if (!error) return <div className="page loading" role="status">One moment...</div>;
+  if (!error)
+    return (
+      <div className="page loading" role="status">
+        One moment...
+      </div>
+    );
   const said = sayError(error);
   return (
     <main className="page">
@@ -56,7 +65,11 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
         <h1>Not now</h1>
         <p>{said.message}</p>
         {said.refusals.length > 0 && <p>{said.refusals.map((r) => r.expected).join(', ')}</p>}
-        {refetch && <button type="button" className="btn" onClick={refetch}>Try again</button>}
+        {refetch && (
+          <button type="button" className="btn" onClick={refetch}>
+            Try again
+          </button>
+        )}
       </div>
     </main>
   );
@@ -74,12 +87,46 @@ export function Empty({ title, text, children }: { title: string; text: string; 
 }
 
 /** Minus and plus around a figure, large enough for wet thumbs. */
-export function Stepper({ label, value, say, onChange, min = 0, max = 99, step = 1 }: { label: string; value: number; say: (n: number) => string; onChange: (n: number) => void; min?: number; max?: number; step?: number }) {
+export function Stepper({
+  label,
+  value,
+  say,
+  onChange,
+  min = 0,
+  max = 99,
+  step = 1,
+}: {
+  label: string;
+  value: number;
+  say: (n: number) => string;
+  onChange: (n: number) => void;
+  min?: number;
+  max?: number;
+  step?: number;
+}) {
   return (
     <div className="row" style={{ gap: 8 }} role="group" aria-label={label}>
-      <button type="button" className="step" aria-label={`${label}: less`} disabled={value <= min} onClick={() => onChange(Math.max(min, value - step))}>−</button>
-      <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">{say(value)}</span>
-      <button type="button" className="step" aria-label={`${label}: more`} disabled={value >= max} onClick={() => onChange(Math.min(max, value + step))}>+</button>
+      <button
+        type="button"
+        className="step"
+        aria-label={`${label}: less`}
+        disabled={value <= min}
+        onClick={() => onChange(Math.max(min, value - step))}
+      >
+        −
+      </button>
+      <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">
+        {say(value)}
+      </span>
+      <button
+        type="button"
+        className="step"
+        aria-label={`${label}: more`}
+        disabled={value >= max}
+        onClick={() => onChange(Math.min(max, value + step))}
+      >
+        +
+      </button>
     </div>
   );
 }
@@ -87,6 +134,15 @@ export function Stepper({ label, value, say, onChange, min = 0, max = 99, step =
 /** Days left in a word and its colour: soon is saffron, past is tomato. */
 export function DueTag({ daysLeft, reason }: { daysLeft: number; reason: 'fridge' | 'bestBy' }) {
   const tone = daysLeft < 0 ? 't' : reason === 'fridge' || daysLeft <= 14 ? 's' : 'l';
-  const text = daysLeft < 0 ? `${-daysLeft} ${daysLeft === -1 ? 'day' : 'days'} past` : daysLeft === 0 ? 'today' : daysLeft === 1 ? '1 day' : daysLeft > 60 ? `${Math.round(daysLeft / 30.4)} months` : `${daysLeft} days`;
+  const text =
+    daysLeft < 0
+      ? `${-daysLeft} ${daysLeft === -1 ? 'day' : 'days'} past`
+      : daysLeft === 0
+        ? 'today'
+        : daysLeft === 1
+          ? '1 day'
+          : daysLeft > 60
+            ? `${Math.round(daysLeft / 30.4)} months`
+            : `${daysLeft} days`;
   return <span className={`tag ${tone}`}>{text}</span>;
 }

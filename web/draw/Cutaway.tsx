@@ -68,7 +68,12 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
   const areaPerMl = (W * (H - (chest ? head : head * place.zones.length))) / (room.usableMl > 0 ? room.usableMl : place.litres * 1000);
   let at = 0;
   return (
-    <svg viewBox={`-3 -3 ${W + 6} ${H + 6}`} width="100%" role="group" aria-label={`${place.name}: ${packs.length} packs, ${sayVolume(room.freeMl)} free`}>
+    <svg
+      viewBox={`-3 -3 ${W + 6} ${H + 6}`}
+      width="100%"
+      role="group"
+      aria-label={`${place.name}: ${packs.length} packs, ${sayVolume(room.freeMl)} free`}
+    >
       <rect x="0" y="0" width={W} height={H} rx="10" fill="var(--pale)" stroke="var(--rim)" strokeWidth="3.5" />
       {place.zones.map((zone, i) => {
         const share = zone.litres / total;
@@ -81,20 +86,66 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
         const tiles = tilesIn(mine, zx + 8, zy + head + 2, zw - 14, zh - head - 8, areaPerMl);
         return (
           <g key={zone.id}>
-            {i > 0 && (chest ? <path d={`M${zx} 6V${H - 6}`} stroke="var(--rim)" strokeWidth="2" strokeDasharray="5 4" /> : <path d={`M0 ${zy}H${W}`} stroke="var(--rim)" strokeWidth="2.5" />)}
-            <text x={zx + 10} y={zy + 17} fontSize="14" fill="var(--quiet)">{zone.name}{mine.length === 0 ? ', empty' : ''}</text>
+            {i > 0 &&
+              (chest ? (
+                <path d={`M${zx} 6V${H - 6}`} stroke="var(--rim)" strokeWidth="2" strokeDasharray="5 4" />
+              ) : (
+                <path d={`M0 ${zy}H${W}`} stroke="var(--rim)" strokeWidth="2.5" />
+              ))}
+            <text x={zx + 10} y={zy + 17} fontSize="14" fill="var(--quiet)">
+              {zone.name}
+              {mine.length === 0 ? ', empty' : ''}
+            </text>
             {tiles.map((t) => {
               const soon = t.pack.due.daysLeft <= 14;
               const past = t.pack.due.daysLeft < 0;
               const on = selected === t.pack.packId;
               const label = `${t.pack.name}, ${amountOf(t.pack)}, best by ${sayDay(t.pack.bestBy)}${t.pack.planned ? ', planned' : ''}`;
               return (
-                <g key={t.pack.packId} role="button" tabIndex={0} aria-label={label} aria-pressed={on} style={{ cursor: 'pointer', opacity: dim(t.pack) ? 0.28 : 1 }} onClick={() => onSelect(t.pack)} onKeyDown={(e) => { if (e.key === 'Enter' || e.key === ' ') { e.preventDefault(); onSelect(t.pack); } }}>
+                <g
+                  key={t.pack.packId}
+                  role="button"
+                  tabIndex={0}
+                  aria-label={label}
+                  aria-pressed={on}
+                  style={{ cursor: 'pointer', opacity: dim(t.pack) ? 0.28 : 1 }}
+                  onClick={() => onSelect(t.pack)}
+                  onKeyDown={(e) => {
+                    if (e.key === 'Enter' || e.key === ' ') {
+                      e.preventDefault();
+                      onSelect(t.pack);
+                    }
+                  }}
+                >
                   <title>{label}</title>
-                  <rect x={t.x} y={t.y} width={t.w} height={t.h} rx="4" fill={past ? 'var(--tomato-pale)' : soon ? 'var(--saffron-pale)' : 'var(--card)'} stroke={on ? 'var(--tomato)' : 'var(--rim-soft)'} strokeWidth={on ? 3 : 1.3} strokeDasharray={t.pack.brittle ? '4 2' : undefined} />
-                  {t.w > 12 && t.h > 12 && <path d={kindPaths[t.pack.kind]} transform={`translate(${t.x + 4} ${t.y + 3.5}) scale(${Math.min(14, t.w - 6, t.h - 6) / 20})`} fill={`var(--kind-${t.pack.kind})`} />}
-                  {t.w > 34 && <text x={t.x + 22} y={t.y + 15} fontSize="14" fontWeight="700" fill="var(--ink)">{t.w > 100 ? fits(t.pack.name, t.w - 24, 14) : sayPortions(t.pack.left)}</text>}
-                  {t.w > 34 && t.h > 31 && <text x={t.x + 5} y={t.y + t.h - 6} fontSize="13" fill="var(--ink)">{t.w > 100 ? `${amountOf(t.pack)}, ${sayDay(t.pack.bestBy)}` : sayDay(t.pack.bestBy)}</text>}
+                  <rect
+                    x={t.x}
+                    y={t.y}
+                    width={t.w}
+                    height={t.h}
+                    rx="4"
+                    fill={past ? 'var(--tomato-pale)' : soon ? 'var(--saffron-pale)' : 'var(--card)'}
+                    stroke={on ? 'var(--tomato)' : 'var(--rim-soft)'}
+                    strokeWidth={on ? 3 : 1.3}
+                    strokeDasharray={t.pack.brittle ? '4 2' : undefined}
+                  />
+                  {t.w > 12 && t.h > 12 && (
+                    <path
+                      d={kindPaths[t.pack.kind]}
+                      transform={`translate(${t.x + 4} ${t.y + 3.5}) scale(${Math.min(14, t.w - 6, t.h - 6) / 20})`}
+                      fill={`var(--kind-${t.pack.kind})`}
+                    />
+                  )}
+                  {t.w > 34 && (
+                    <text x={t.x + 22} y={t.y + 15} fontSize="14" fontWeight="700" fill="var(--ink)">
+                      {t.w > 100 ? fits(t.pack.name, t.w - 24, 14) : sayPortions(t.pack.left)}
+                    </text>
+                  )}
+                  {t.w > 34 && t.h > 31 && (
+                    <text x={t.x + 5} y={t.y + t.h - 6} fontSize="13" fill="var(--ink)">
+                      {t.w > 100 ? `${amountOf(t.pack)}, ${sayDay(t.pack.bestBy)}` : sayDay(t.pack.bestBy)}
+                    </text>
+                  )}
                 </g>
               );
             })}

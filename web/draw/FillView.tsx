@@ -8,7 +8,13 @@ function Drawn({ container: c, ml, scale }: { container: Container; ml: number; 
   if (c.shape === 'bag') {
     const w = c.widthMm * scale;
     const h = c.heightMm * scale;
-    return <g><rect x="0" y="0" width={w} height={h} rx="4" fill="var(--pale)" stroke="var(--rim)" strokeWidth="1.6" /><path d={`M0 ${h * 0.08}H${w}`} stroke="var(--rim)" strokeWidth="2.6" /><rect x={w * 0.05} y={h * 0.14} width={w * 0.9} height={h * 0.82} rx="4" fill="var(--frost)" stroke="var(--rim-soft)" /></g>;
+    return (
+      <g>
+        <rect x="0" y="0" width={w} height={h} rx="4" fill="var(--pale)" stroke="var(--rim)" strokeWidth="1.6" />
+        <path d={`M0 ${h * 0.08}H${w}`} stroke="var(--rim)" strokeWidth="2.6" />
+        <rect x={w * 0.05} y={h * 0.14} width={w * 0.9} height={h * 0.82} rx="4" fill="var(--frost)" stroke="var(--rim-soft)" />
+      </g>
+    );
   }
   const w = c.widthMm * scale;
   const foot = c.footMm * scale;
@@ -27,7 +33,17 @@ function Drawn({ container: c, ml, scale }: { container: Container; ml: number; 
 }
 
 /** The containers of a choice, drawn to one scale with the red line to fill to; what each weighs full stands beside. */
-export function FillView({ groups, kind, densityGPerMl, cubes }: { groups: readonly PackGroup[]; kind: string; densityGPerMl: number | undefined; cubes: boolean }) {
+export function FillView({
+  groups,
+  kind,
+  densityGPerMl,
+  cubes,
+}: {
+  groups: readonly PackGroup[];
+  kind: string;
+  densityGPerMl: number | undefined;
+  cubes: boolean;
+}) {
   const tallest = Math.max(...groups.map((g) => g.container.heightMm));
   const scale = Math.min(0.75, 92 / tallest);
   return (
@@ -41,15 +57,43 @@ export function FillView({ groups, kind, densityGPerMl, cubes }: { groups: reado
         const full = densityGPerMl === undefined ? undefined : g.mlEach * densityGPerMl + (c.tareG ?? 0);
         return (
           <div key={c.id + String(g.portionsEach)}>
-            <svg width="100%" height={c.heightMm * scale + 10} viewBox={`-4 -6 ${Math.max(560, shown * step + 40)} ${c.heightMm * scale + 10}`} preserveAspectRatio="xMinYMin meet" role="img" aria-label={`${g.packs} ${c.name}, ${sayPortions(g.portionsEach)} ${portionName(kind, g.portionsEach)} each, filled ${Math.round(thick)} mm`}>
-              {Array.from({ length: shown }, (_, i) => <g key={i} transform={`translate(${i * step} 0)`}><Drawn container={c} ml={g.mlEach} scale={scale} /></g>)}
-              {g.packs > shown && <text x={shown * step + 4} y={c.heightMm * scale * 0.6} fontSize="16" fill="var(--ink)">+{g.packs - shown}</text>}
+            <svg
+              width="100%"
+              height={c.heightMm * scale + 10}
+              viewBox={`-4 -6 ${Math.max(560, shown * step + 40)} ${c.heightMm * scale + 10}`}
+              preserveAspectRatio="xMinYMin meet"
+              role="img"
+              aria-label={`${g.packs} ${c.name}, ${sayPortions(g.portionsEach)} ${portionName(kind, g.portionsEach)} each, filled ${Math.round(thick)} mm`}
+            >
+              {Array.from({ length: shown }, (_, i) => (
+                <g key={i} transform={`translate(${i * step} 0)`}>
+                  <Drawn container={c} ml={g.mlEach} scale={scale} />
+                </g>
+              ))}
+              {g.packs > shown && (
+                <text x={shown * step + 4} y={c.heightMm * scale * 0.6} fontSize="16" fill="var(--ink)">
+                  +{g.packs - shown}
+                </text>
+              )}
             </svg>
             <div className="row wrap" style={{ gap: 8, alignItems: 'baseline' }}>
-              <b>{g.packs} × {c.name}: {sayPortions(g.portionsEach)} {portionName(kind, g.portionsEach)} each</b>
-              <span>{sayVolume(Math.round(g.mlEach))}{full !== undefined ? `, ${sayMass(Math.round(full))} with the ${c.shape}${c.tareG === undefined ? ' (its own weight not known yet)' : ''}` : ''}</span>
+              <b>
+                {g.packs} × {c.name}: {sayPortions(g.portionsEach)} {portionName(kind, g.portionsEach)} each
+              </b>
+              <span>
+                {sayVolume(Math.round(g.mlEach))}
+                {full !== undefined
+                  ? `, ${sayMass(Math.round(full))} with the ${c.shape}${c.tareG === undefined ? ' (its own weight not known yet)' : ''}`
+                  : ''}
+              </span>
             </div>
-            <div className="sub">{cubes ? 'Loose frozen cubes; press the air out.' : c.shape === 'bag' ? `Press it flat, about ${Math.round(thick)} mm; at most ${sayVolume(Math.round(fillLimitMl(c)))} go in.` : `To the red line, ${Math.round(thick)} mm high: ${Math.round(room ?? 0)} mm stay for the ice (at most ${sayVolume(Math.round(fillLimitMl(c)))}).`}</div>
+            <div className="sub">
+              {cubes
+                ? 'Loose frozen cubes; press the air out.'
+                : c.shape === 'bag'
+                  ? `Press it flat, about ${Math.round(thick)} mm; at most ${sayVolume(Math.round(fillLimitMl(c)))} go in.`
+                  : `To the red line, ${Math.round(thick)} mm high: ${Math.round(room ?? 0)} mm stay for the ice (at most ${sayVolume(Math.round(fillLimitMl(c)))}).`}
+            </div>
           </div>
         );
       })}

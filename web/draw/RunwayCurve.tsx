@@ -14,8 +14,12 @@ export function RunwayCurve({ supply, today }: { supply: Supply; today: string }
   const t1 = Date.parse(points[points.length - 1]?.day ?? today);
   const x = (day: string): number => ((Date.parse(day) - t0) / Math.max(1, t1 - t0)) * w;
   const y = (n: number): number => base - (n / r.left) * (base - 8);
-  const line = (pick: 'low' | 'middle' | 'high'): string => points.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p.day).toFixed(1)} ${y(p[pick]).toFixed(1)}`).join('');
-  const band = `${line('high')}${[...points].reverse().map((p) => `L${x(p.day).toFixed(1)} ${y(p.low).toFixed(1)}`).join('')}Z`;
+  const line = (pick: 'low' | 'middle' | 'high'): string =>
+    points.map((p, i) => `${i === 0 ? 'M' : 'L'}${x(p.day).toFixed(1)} ${y(p[pick]).toFixed(1)}`).join('');
+  const band = `${line('high')}${[...points]
+    .reverse()
+    .map((p) => `L${x(p.day).toFixed(1)} ${y(p.low).toFixed(1)}`)
+    .join('')}Z`;
   const par = r.parPortions > 0 && r.parPortions < r.left ? y(r.parPortions) : undefined;
   const cookX = r.cookBy !== undefined && r.cookBy >= today ? x(r.cookBy) : undefined;
   const cookPoint = r.cookBy !== undefined ? points.findLast((p) => p.day <= (r.cookBy ?? '')) : undefined;
@@ -25,13 +29,47 @@ export function RunwayCurve({ supply, today }: { supply: Supply; today: string }
         <path d={`M0 ${base}H${w}`} stroke="var(--line)" />
         <path d={band} fill="var(--frost)" />
         <path d={line('middle')} fill="none" stroke="var(--rim)" strokeWidth="2.5" />
-        {par !== undefined && <><path d={`M0 ${par}H${w}`} stroke="var(--saffron-fill)" strokeDasharray="4 4" /><text x={w} y={par - 4} textAnchor="end" fontSize="13" fill="var(--saffron)">a week in hand</text></>}
-        {cookX !== undefined && cookPoint && <><path d={`M${cookX} ${y(cookPoint.middle)}V${base}`} stroke="var(--saffron-fill)" strokeWidth="1.5" strokeDasharray="2 3" /><circle cx={cookX} cy={y(cookPoint.middle)} r="5" fill="var(--saffron-fill)" stroke="var(--ink)" /></>}
-        <text x="0" y={h - 10} fontSize="13" fill="var(--quiet)">today</text>
-        {cookX !== undefined && r.cookBy && <text x={Math.min(Math.max(cookX, 70), w - 70)} y={h - 10} textAnchor="middle" fontSize="14" fontWeight="600" fill="var(--ink)">cook by {sayDay(r.cookBy)}</text>}
-        <text x={w} y={h - 10} textAnchor="end" fontSize="13" fill="var(--quiet)">{sayDay(points[points.length - 1]?.day ?? today)}</text>
+        {par !== undefined && (
+          <>
+            <path d={`M0 ${par}H${w}`} stroke="var(--saffron-fill)" strokeDasharray="4 4" />
+            <text x={w} y={par - 4} textAnchor="end" fontSize="13" fill="var(--saffron)">
+              a week in hand
+            </text>
+          </>
+        )}
+        {cookX !== undefined && cookPoint && (
+          <>
+            <path d={`M${cookX} ${y(cookPoint.middle)}V${base}`} stroke="var(--saffron-fill)" strokeWidth="1.5" strokeDasharray="2 3" />
+            <circle cx={cookX} cy={y(cookPoint.middle)} r="5" fill="var(--saffron-fill)" stroke="var(--ink)" />
+          </>
+        )}
+        <text x="0" y={h - 10} fontSize="13" fill="var(--quiet)">
+          today
+        </text>
+        {cookX !== undefined && r.cookBy && (
+          <text x={Math.min(Math.max(cookX, 70), w - 70)} y={h - 10} textAnchor="middle" fontSize="14" fontWeight="600" fill="var(--ink)">
+            cook by {sayDay(r.cookBy)}
+          </text>
+        )}
+        <text x={w} y={h - 10} textAnchor="end" fontSize="13" fill="var(--quiet)">
+          {sayDay(points[points.length - 1]?.day ?? today)}
+        </text>
       </svg>
-      <table className="sr"><caption>{supply.unit} left by day</caption><tbody>{points.filter((_, i) => i % 7 === 0).map((p) => <tr key={p.day}><th>{p.day}</th><td>{p.low} to {p.high}, middle {p.middle}</td></tr>)}</tbody></table>
+      <table className="sr">
+        <caption>{supply.unit} left by day</caption>
+        <tbody>
+          {points
+            .filter((_, i) => i % 7 === 0)
+            .map((p) => (
+              <tr key={p.day}>
+                <th>{p.day}</th>
+                <td>
+                  {p.low} to {p.high}, middle {p.middle}
+                </td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
     </figure>
   );
 }

@@ -18,12 +18,25 @@ function guess(eaters: readonly Eater[], packs: readonly PackBrief[], data: EatA
   const kind = packs[0]?.kind;
   const there = new Set((data.evenings.find((e) => e.day === day)?.eaters ?? []).map((e) => e.eaterId));
   let left = packs.reduce((s, p) => s + p.left, 0);
-  return Object.fromEntries(eaters.map((e) => {
-    const want = kind === 'puree' ? (e.baby ? e.baby.cubesPerMeal : 0) : e.stage === 'baby' ? 0 : kind === 'meal' || kind === 'kit' ? (there.has(e.id) ? quartersOf(e) / 4 : 0) : 0;
-    const takes = Math.min(left, want);
-    left -= takes;
-    return [e.id, takes];
-  }));
+  return Object.fromEntries(
+    eaters.map((e) => {
+      const want =
+        kind === 'puree'
+          ? e.baby
+            ? e.baby.cubesPerMeal
+            : 0
+          : e.stage === 'baby'
+            ? 0
+            : kind === 'meal' || kind === 'kit'
+              ? there.has(e.id)
+                ? quartersOf(e) / 4
+                : 0
+              : 0;
+      const takes = Math.min(left, want);
+      left -= takes;
+      return [e.id, takes];
+    }),
+  );
 }
 
 function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readonly PackBrief[]; onClose: () => void; onBack: () => void }) {
@@ -42,34 +55,123 @@ function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readon
   const stays = Math.max(0, held - total);
   const step = first.kind === 'puree' || first.kind === 'aromatic' || first.kind === 'bread' ? 1 : 0.25;
   const save = async (): Promise<void> => {
-    const dealt = dealShares(packs, data.eaters.map((e) => ({ eaterId: e.id, portions: eaten[e.id] ?? 0 })).filter((s) => s.portions > 0), guests);
+    const dealt = dealShares(
+      packs,
+      data.eaters.map((e) => ({ eaterId: e.id, portions: eaten[e.id] ?? 0 })).filter((s) => s.portions > 0),
+      guests,
+    );
     const events: NewEvent[] = dealt.flatMap((d): NewEvent[] => {
       const taken = d.shares.reduce((s, x) => s + x.portions, 0) + d.guests;
-      return taken > 0 || rest === 'binned' ? [{ type: 'eaten', subjects: [d.packId], data: { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' } }] : [];
+      return taken > 0 || rest === 'binned'
+        ? [
+            {
+              type: 'eaten',
+              subjects: [d.packId],
+              data: { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' },
+            },
+          ]
+        : [];
     });
     if (events.length > 0) await log(events, `${first.name}: ${sayPortions(total)} eaten`);
     onClose();
   };
   return (
     <>
-      <div className="row" style={{ marginBottom: 12 }}><KindMark kind={first.kind} size={34} /><div className="grow"><h2 style={{ margin: 0 }}>{first.name}</h2><div className="sub" style={{ fontSize: 15 }}>{packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, best by {sayDayYear(first.bestBy)}</div></div><button type="button" className="btn o s" onClick={onBack}>Another pack</button></div>
+      <div className="row" style={{ marginBottom: 12 }}>
+        <KindMark kind={first.kind} size={34} />
+        <div className="grow">
+          <h2 style={{ margin: 0 }}>{first.name}</h2>
+          <div className="sub" style={{ fontSize: 15 }}>
+            {packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, best by {sayDayYear(first.bestBy)}
+          </div>
+        </div>
+        <button type="button" className="btn o s" onClick={onBack}>
+          Another pack
+        </button>
+      </div>
       <div className="row wrap" style={{ marginBottom: 12 }}>
-        <label className="row" style={{ gap: 8 }}>Day <select className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>{[0, -1, -2, -3, -4, -5, -6].map((n) => addDays(data.today, n)).map((d) => <option key={d} value={d}>{sayNear(d, data.today)}</option>)}</select></label>
-        <div className="chips" role="group" aria-label="Meal">{meals.map((m) => <button type="button" key={m} className="chip" aria-pressed={m === meal} onClick={() => setMeal(m)}>{m}</button>)}</div>
+        <label className="row" style={{ gap: 8 }}>
+          Day{' '}
+          <select className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+            {[0, -1, -2, -3, -4, -5, -6]
+              .map((n) => addDays(data.today, n))
+              .map((d) => (
+                <option key={d} value={d}>
+                  {sayNear(d, data.today)}
+                </option>
+              ))}
+          </select>
+        </label>
+        <div className="chips" role="group" aria-label="Meal">
+          {meals.map((m) => (
+            <button type="button" key={m} className="chip" aria-pressed={m === meal} onClick={() => setMeal(m)}>
+              {m}
+            </button>
+          ))}
+        </div>
       </div>
       <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
-        {data.eaters.map((e) => <div key={e.id} className="note row" style={{ justifyContent: 'space-between', background: (eaten[e.id] ?? 0) > 0 ? 'var(--pale)' : 'var(--card)', border: '1.5px solid var(--rim-soft)' }}><b>{e.name}</b><Stepper label={e.name} value={eaten[e.id] ?? 0} step={step} say={sayPortions} onChange={(n) => setEaten({ ...eaten, [e.id]: n })} /></div>)}
-        <div className="note row" style={{ justifyContent: 'space-between', background: 'var(--card)', border: '1.5px solid var(--rim-soft)' }}><span>Guests</span><Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={setGuests} /></div>
+        {data.eaters.map((e) => (
+          <div
+            key={e.id}
+            className="note row"
+            style={{
+              justifyContent: 'space-between',
+              background: (eaten[e.id] ?? 0) > 0 ? 'var(--pale)' : 'var(--card)',
+              border: '1.5px solid var(--rim-soft)',
+            }}
+          >
+            <b>{e.name}</b>
+            <Stepper
+              label={e.name}
+              value={eaten[e.id] ?? 0}
+              step={step}
+              say={sayPortions}
+              onChange={(n) => setEaten({ ...eaten, [e.id]: n })}
+            />
+          </div>
+        ))}
+        <div
+          className="note row"
+          style={{ justifyContent: 'space-between', background: 'var(--card)', border: '1.5px solid var(--rim-soft)' }}
+        >
+          <span>Guests</span>
+          <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={setGuests} />
+        </div>
       </div>
-      {over && <p className="note warn" role="alert" style={{ marginTop: 12 }}>That is {sayPortions(total - held)} more than these packs hold. Take some off, or add another pack of it from the store.</p>}
+      {over && (
+        <p className="note warn" role="alert" style={{ marginTop: 12 }}>
+          That is {sayPortions(total - held)} more than these packs hold. Take some off, or add another pack of it from the store.
+        </p>
+      )}
       {stays > 0 && !over && (
         <div className="note good" style={{ marginTop: 12 }}>
-          <div className="row wrap"><span className="grow"><b>{sayPortions(stays)} {portionName(first.kind, stays)}</b> {stays === 1 ? 'stays' : 'stay'}: where?</span>{(['fridge', 'freezer', 'binned'] as const).map((r) => <button type="button" key={r} className="chip" aria-pressed={rest === r} onClick={() => setRest(r)}>{r === 'binned' ? 'binned' : `in the ${r}`}</button>)}</div>
+          <div className="row wrap">
+            <span className="grow">
+              <b>
+                {sayPortions(stays)} {portionName(first.kind, stays)}
+              </b>{' '}
+              {stays === 1 ? 'stays' : 'stay'}: where?
+            </span>
+            {(['fridge', 'freezer', 'binned'] as const).map((r) => (
+              <button type="button" key={r} className="chip" aria-pressed={rest === r} onClick={() => setRest(r)}>
+                {r === 'binned' ? 'binned' : `in the ${r}`}
+              </button>
+            ))}
+          </div>
           {rest === 'fridge' && <div style={{ marginTop: 6 }}>A fridge clock starts now; it then comes first in Eat first.</div>}
-          {rest === 'freezer' && first.status === 'fridge' && <div style={{ marginTop: 6 }}>It has thawed: freezing it again is not advised. Take this only when the rest was still frozen.</div>}
+          {rest === 'freezer' && first.status === 'fridge' && (
+            <div style={{ marginTop: 6 }}>
+              It has thawed: freezing it again is not advised. Take this only when the rest was still frozen.
+            </div>
+          )}
         </div>
       )}
-      <div className="row" style={{ marginTop: 16 }}><button type="button" className="btn l grow" disabled={over || (total === 0 && rest !== 'binned')} onClick={() => void save()}>Log it</button></div>
+      <div className="row" style={{ marginTop: 16 }}>
+        <button type="button" className="btn l grow" disabled={over || (total === 0 && rest !== 'binned')} onClick={() => void save()}>
+          Log it
+        </button>
+      </div>
     </>
   );
 }
@@ -87,11 +189,48 @@ export function LogMeal({ data, what, onClose }: { data: EatAnswer; what: string
     setPacks(sameDish.some((t) => t.packId === p.packId) ? sameDish : [p]);
   };
   return (
-    <Modal opened onClose={onClose} title={<span className="mid">Who ate what?</span>} size={640} closeButtonProps={{ 'aria-label': 'Close' }}>
-      {packs.length > 0 ? <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} onClose={onClose} onBack={() => setPacks([])} /> : (
+    <Modal
+      opened
+      onClose={onClose}
+      title={<span className="mid">Who ate what?</span>}
+      size={640}
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      {packs.length > 0 ? (
+        <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} onClose={onClose} onBack={() => setPacks([])} />
+      ) : (
         <>
-          <input className="field" style={{ width: '100%', marginBottom: 10 }} type="search" data-autofocus placeholder="Name, or the code on the lid" aria-label="Which pack" value={q} onChange={(e) => setQ(e.currentTarget.value)} />
-          {found.length === 0 ? <p className="note warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</p> : <ul className="rows" style={{ maxHeight: 420, overflow: 'auto' }} tabIndex={0} aria-label="Packs">{found.slice(0, 40).map((p) => <li key={p.packId}><KindMark kind={p.kind} size={24} /><div className="grow"><b>{p.name}</b><div className="sub">{p.code}, {amountOf(p)}{p.status === 'fridge' ? ', in the fridge' : ''}</div></div><button type="button" className="btn o s" onClick={() => take(p)}>This one</button></li>)}</ul>}
+          <input
+            className="field"
+            style={{ width: '100%', marginBottom: 10 }}
+            type="search"
+            data-autofocus
+            placeholder="Name, or the code on the lid"
+            aria-label="Which pack"
+            value={q}
+            onChange={(e) => setQ(e.currentTarget.value)}
+          />
+          {found.length === 0 ? (
+            <p className="note warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</p>
+          ) : (
+            <ul className="rows" style={{ maxHeight: 420, overflow: 'auto' }} tabIndex={0} aria-label="Packs">
+              {found.slice(0, 40).map((p) => (
+                <li key={p.packId}>
+                  <KindMark kind={p.kind} size={24} />
+                  <div className="grow">
+                    <b>{p.name}</b>
+                    <div className="sub">
+                      {p.code}, {amountOf(p)}
+                      {p.status === 'fridge' ? ', in the fridge' : ''}
+                    </div>
+                  </div>
+                  <button type="button" className="btn o s" onClick={() => take(p)}>
+                    This one
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
         </>
       )}
     </Modal>

@@ -12,15 +12,57 @@ export default function RunwayChart({ supply }: { supply: Supply }) {
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 420, height: 220 }}>
         <ComposedChart data={rows} margin={{ top: 6, right: 8, bottom: 0, left: -18 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
-          <XAxis dataKey="day" tickFormatter={(d: string) => sayDay(d)} minTickGap={44} tick={{ fill: 'var(--quiet)', fontSize: 14 }} stroke="var(--rim-soft)" />
+          <XAxis
+            dataKey="day"
+            tickFormatter={(d: string) => sayDay(d)}
+            minTickGap={44}
+            tick={{ fill: 'var(--quiet)', fontSize: 14 }}
+            stroke="var(--rim-soft)"
+          />
           <YAxis allowDecimals={false} tick={{ fill: 'var(--quiet)', fontSize: 14 }} stroke="var(--rim-soft)" />
-          <Tooltip labelFormatter={(d) => sayDayYear(String(d))} formatter={(v, name) => (Array.isArray(v) ? [`${sayPortions(Number(v[0]))} to ${sayPortions(Number(v[1]))}`, 'may be'] : [sayPortions(Number(v)), String(name)])} />
+          <Tooltip
+            labelFormatter={(d) => sayDayYear(String(d))}
+            formatter={(v, name) =>
+              Array.isArray(v)
+                ? [`${sayPortions(Number(v[0]))} to ${sayPortions(Number(v[1]))}`, 'may be']
+                : [sayPortions(Number(v)), String(name)]
+            }
+          />
           <Area dataKey="band" name="may be" stroke="none" fill="var(--frost)" isAnimationActive={false} />
           <Line dataKey="middle" name="likely" stroke="var(--rim)" strokeWidth={2.5} dot={false} isAnimationActive={false} />
-          {r.parPortions > 0 && r.parPortions < r.left && <ReferenceLine y={r.parPortions} stroke="var(--saffron-fill)" strokeDasharray="4 4" label={{ value: 'a week in hand', fill: 'var(--saffron)', position: 'insideTopRight', fontSize: 14 }} />}
+          {r.parPortions > 0 && r.parPortions < r.left && (
+            <ReferenceLine
+              y={r.parPortions}
+              stroke="var(--saffron-fill)"
+              strokeDasharray="4 4"
+              label={{ value: 'a week in hand', fill: 'var(--saffron)', position: 'insideTopRight', fontSize: 14 }}
+            />
+          )}
         </ComposedChart>
       </ResponsiveContainer>
-      <table className="sr"><caption>Portions left by day</caption><thead><tr><th>day</th><th>low</th><th>likely</th><th>high</th></tr></thead><tbody>{r.points.filter((_, i) => i % 5 === 0).map((p) => <tr key={p.day}><th>{sayDayYear(p.day)}</th><td>{p.low}</td><td>{p.middle}</td><td>{p.high}</td></tr>)}</tbody></table>
+      <table className="sr">
+        <caption>Portions left by day</caption>
+        <thead>
+          <tr>
+            <th>day</th>
+            <th>low</th>
+            <th>likely</th>
+            <th>high</th>
+          </tr>
+        </thead>
+        <tbody>
+          {r.points
+            .filter((_, i) => i % 5 === 0)
+            .map((p) => (
+              <tr key={p.day}>
+                <th>{sayDayYear(p.day)}</th>
+                <td>{p.low}</td>
+                <td>{p.middle}</td>
+                <td>{p.high}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
     </div>
   );
 }

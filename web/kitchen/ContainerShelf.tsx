@@ -8,9 +8,45 @@ function Shape({ c }: { c: Container }) {
   const w = c.widthMm * scale;
   const h = (c.shape === 'tray' ? c.depthMm : c.heightMm) * scale;
   const inset = ((c.widthMm - c.footMm) / 2) * scale;
-  if (c.shape === 'bag') return <g><rect width={w} height={h} rx="4" fill="var(--pale)" stroke="var(--rim)" strokeWidth="2" /><path d={`M0 ${h * 0.07}H${w}`} stroke="var(--rim)" strokeWidth="3" /></g>;
-  if (c.shape === 'tray') return <g><rect width={w} height={h} rx="5" fill="#f4ecf4" stroke="var(--plum)" strokeWidth="2" />{Array.from({ length: c.cells ?? 12 }, (_, i) => { const cols = Math.ceil((c.cells ?? 12) / 2); return <rect key={i} x={4 + (i % cols) * ((w - 8) / cols) + 1.5} y={4 + Math.floor(i / cols) * ((h - 8) / 2) + 1.5} width={(w - 8) / cols - 3} height={(h - 8) / 2 - 3} rx="2.5" fill="var(--card)" stroke="var(--plum)" />; })}</g>;
-  return <g><path d={`M0 4L${inset} ${h}H${w - inset}L${w} 4`} fill={c.shape === 'pan' ? '#f6efe2' : 'var(--pale)'} stroke={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'} strokeWidth="2" /><rect x={-4} y="0" width={w + 8} height="5" fill={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'} /></g>;
+  if (c.shape === 'bag')
+    return (
+      <g>
+        <rect width={w} height={h} rx="4" fill="var(--pale)" stroke="var(--rim)" strokeWidth="2" />
+        <path d={`M0 ${h * 0.07}H${w}`} stroke="var(--rim)" strokeWidth="3" />
+      </g>
+    );
+  if (c.shape === 'tray')
+    return (
+      <g>
+        <rect width={w} height={h} rx="5" fill="#f4ecf4" stroke="var(--plum)" strokeWidth="2" />
+        {Array.from({ length: c.cells ?? 12 }, (_, i) => {
+          const cols = Math.ceil((c.cells ?? 12) / 2);
+          return (
+            <rect
+              key={i}
+              x={4 + (i % cols) * ((w - 8) / cols) + 1.5}
+              y={4 + Math.floor(i / cols) * ((h - 8) / 2) + 1.5}
+              width={(w - 8) / cols - 3}
+              height={(h - 8) / 2 - 3}
+              rx="2.5"
+              fill="var(--card)"
+              stroke="var(--plum)"
+            />
+          );
+        })}
+      </g>
+    );
+  return (
+    <g>
+      <path
+        d={`M0 4L${inset} ${h}H${w - inset}L${w} 4`}
+        fill={c.shape === 'pan' ? '#f6efe2' : 'var(--pale)'}
+        stroke={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'}
+        strokeWidth="2"
+      />
+      <rect x={-4} y="0" width={w + 8} height="5" fill={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'} />
+    </g>
+  );
 }
 
 /** All containers on one board at one scale, with how many are free and what the next session takes. */
@@ -20,13 +56,37 @@ export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containe
     <div className="row wrap" style={{ alignItems: 'flex-start', gap: 28 }}>
       {list.map(({ container: c, free, toWash, wanted }) => (
         <div key={c.id} style={{ textAlign: 'center', minWidth: 116 }}>
-          <svg width={c.widthMm * scale + 12} height={tallest} viewBox={`-6 0 ${c.widthMm * scale + 12} ${tallest}`} aria-hidden="true"><g transform={`translate(0 ${tallest - (c.shape === 'tray' ? c.depthMm : c.heightMm) * scale - 2})`}><Shape c={c} /></g></svg>
-          <div style={{ borderTop: '4px solid var(--kind-bread)', paddingTop: 6 }} className="strong">{c.name}</div>
-          <div className="sub">{c.shape === 'tray' ? `${c.cells ?? 0} x ${sayVolume(c.fillMl)}` : `fill to ${sayVolume(c.fillMl)}`}{c.oneUse ? ', one use' : ''}</div>
-          <div><span className="mid" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>{free}</span> <span className="quiet">of {c.owned} free</span></div>
-          {wanted > 0 && <div className="sub" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>{wanted} wanted next</div>}
-          {toWash > 0 && <div className="sub" style={{ color: 'var(--saffron)' }}>{countOf(toWash, 'one', 'of them')} to wash</div>}
-          <button type="button" className="link s" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>change</button>
+          <svg width={c.widthMm * scale + 12} height={tallest} viewBox={`-6 0 ${c.widthMm * scale + 12} ${tallest}`} aria-hidden="true">
+            <g transform={`translate(0 ${tallest - (c.shape === 'tray' ? c.depthMm : c.heightMm) * scale - 2})`}>
+              <Shape c={c} />
+            </g>
+          </svg>
+          <div style={{ borderTop: '4px solid var(--kind-bread)', paddingTop: 6 }} className="strong">
+            {c.name}
+          </div>
+          <div className="sub">
+            {c.shape === 'tray' ? `${c.cells ?? 0} x ${sayVolume(c.fillMl)}` : `fill to ${sayVolume(c.fillMl)}`}
+            {c.oneUse ? ', one use' : ''}
+          </div>
+          <div>
+            <span className="mid" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
+              {free}
+            </span>{' '}
+            <span className="quiet">of {c.owned} free</span>
+          </div>
+          {wanted > 0 && (
+            <div className="sub" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
+              {wanted} wanted next
+            </div>
+          )}
+          {toWash > 0 && (
+            <div className="sub" style={{ color: 'var(--saffron)' }}>
+              {countOf(toWash, 'one', 'of them')} to wash
+            </div>
+          )}
+          <button type="button" className="link s" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>
+            change
+          </button>
         </div>
       ))}
     </div>

@@ -22,49 +22,147 @@ export function LabelsPage() {
   const { log } = useCommands();
   const [start, setStart] = useState(1);
   const [all, setAll] = useState(false);
-  const labelled = useMemo(() => new Set((session?.batches ?? []).flatMap((b) => b.packs).filter((p) => p.labelled).map((p) => p.packId)), [session]);
+  const labelled = useMemo(
+    () =>
+      new Set(
+        (session?.batches ?? [])
+          .flatMap((b) => b.packs)
+          .filter((p) => p.labelled)
+          .map((p) => p.packId),
+      ),
+    [session],
+  );
   if (!data || !session) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
   const chosen = data.labels.filter((l) => all || !labelled.has(l.packId));
   const href = `/api/labels.pdf?packs=${chosen.map((l) => l.packId).join(',')}&start=${start}`;
   const mark = (how: 'printed' | 'hand'): void => {
     const ids = chosen.map((l) => l.packId);
-    const parts = Array.from({ length: Math.ceil(ids.length / mostSubjects) }, (_, i) => ids.slice(i * mostSubjects, (i + 1) * mostSubjects));
-    void log(parts.map((subjects) => ({ type: 'labelled' as const, subjects, data: { how } })), how === 'printed' ? `${countOf(ids.length, 'label')} printed and stuck on` : `${countOf(ids.length, 'code')} written by hand`);
+    const parts = Array.from({ length: Math.ceil(ids.length / mostSubjects) }, (_, i) =>
+      ids.slice(i * mostSubjects, (i + 1) * mostSubjects),
+    );
+    void log(
+      parts.map((subjects) => ({ type: 'labelled' as const, subjects, data: { how } })),
+      how === 'printed' ? `${countOf(ids.length, 'label')} printed and stuck on` : `${countOf(ids.length, 'code')} written by hand`,
+    );
   };
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/pack/${id}/labels`} />}
-      <PageHead title="Labels" lead={`${countOf(data.labels.length, 'pack')}, ${data.labels.length - labelled.size === 0 ? 'all labelled' : `${data.labels.length - labelled.size} without a label`}. ${a4Grid21.name}.`}>
-        <button type="button" className="chip" aria-pressed={all} onClick={() => setAll(!all)}>All packs again</button>
+      <PageHead
+        title="Labels"
+        lead={`${countOf(data.labels.length, 'pack')}, ${data.labels.length - labelled.size === 0 ? 'all labelled' : `${data.labels.length - labelled.size} without a label`}. ${a4Grid21.name}.`}
+      >
+        <button type="button" className="chip" aria-pressed={all} onClick={() => setAll(!all)}>
+          All packs again
+        </button>
       </PageHead>
-      {data.labels.length === 0 ? <Empty title="No packs yet" text="Fill the containers first; each pack then has its code and its label."><Link className="btn" to={`/pack/${id}`}>Pack</Link></Empty> : (
+      {data.labels.length === 0 ? (
+        <Empty title="No packs yet" text="Fill the containers first; each pack then has its code and its label.">
+          <Link className="btn" to={`/pack/${id}`}>
+            Pack
+          </Link>
+        </Empty>
+      ) : (
         <div className="grid" style={{ gridTemplateColumns: '300px minmax(0,1fr)', alignItems: 'start' }}>
           <div className="stack">
             <section className="card" aria-label="Sheet">
               <h2>First free label</h2>
-              <p className="sub" style={{ marginBottom: 8, fontSize: 15 }}>Tap where a started sheet goes on.</p>
-              <div role="radiogroup" aria-label="First free label of the sheet" style={{ display: 'grid', gridTemplateColumns: 'repeat(3,1fr)', gap: 4, background: 'var(--pale)', border: '1.5px solid var(--rim)', padding: 8, borderRadius: 4 }}>
+              <p className="sub" style={{ marginBottom: 8, fontSize: 15 }}>
+                Tap where a started sheet goes on.
+              </p>
+              <div
+                role="radiogroup"
+                aria-label="First free label of the sheet"
+                style={{
+                  display: 'grid',
+                  gridTemplateColumns: 'repeat(3,1fr)',
+                  gap: 4,
+                  background: 'var(--pale)',
+                  border: '1.5px solid var(--rim)',
+                  padding: 8,
+                  borderRadius: 4,
+                }}
+              >
                 {Array.from({ length: perSheet }, (_, i) => {
                   const n = i + 1;
                   const used = n >= start && n < start + chosen.length;
-                  return <button type="button" key={n} role="radio" aria-checked={n === start} aria-label={`Label ${n}`} onClick={() => setStart(n)} style={{ height: 34, borderRadius: 4, border: `1.5px solid ${used ? 'var(--rim)' : 'var(--rim-soft)'}`, background: used ? 'var(--rim)' : n < start ? 'repeating-linear-gradient(45deg,#fff,#fff 3px,#d5dfe8 3px,#d5dfe8 5px)' : '#fff', color: used ? '#fff' : 'var(--ink)', font: '600 14px var(--text)', cursor: 'pointer' }}>{n}</button>;
+                  return (
+                    <button
+                      type="button"
+                      key={n}
+                      role="radio"
+                      aria-checked={n === start}
+                      aria-label={`Label ${n}`}
+                      onClick={() => setStart(n)}
+                      style={{
+                        height: 34,
+                        borderRadius: 4,
+                        border: `1.5px solid ${used ? 'var(--rim)' : 'var(--rim-soft)'}`,
+                        background: used
+                          ? 'var(--rim)'
+                          : n < start
+                            ? 'repeating-linear-gradient(45deg,#fff,#fff 3px,#d5dfe8 3px,#d5dfe8 5px)'
+                            : '#fff',
+                        color: used ? '#fff' : 'var(--ink)',
+                        font: '600 14px var(--text)',
+                        cursor: 'pointer',
+                      }}
+                    >
+                      {n}
+                    </button>
+                  );
                 })}
               </div>
-              <p className="sub" style={{ marginTop: 8, fontSize: 15 }}>{countOf(chosen.length, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + chosen.length) / perSheet)), 'sheet')}.</p>
-              {chosen.length > 0 && <div className="stack" style={{ gap: 8, marginTop: 12 }}><a className="btn" href={href} target="_blank" rel="noreferrer">Open the PDF</a><button type="button" className="btn o" onClick={() => mark('printed')}>Printed and stuck on</button></div>}
+              <p className="sub" style={{ marginTop: 8, fontSize: 15 }}>
+                {countOf(chosen.length, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + chosen.length) / perSheet)), 'sheet')}.
+              </p>
+              {chosen.length > 0 && (
+                <div className="stack" style={{ gap: 8, marginTop: 12 }}>
+                  <a className="btn" href={href} target="_blank" rel="noreferrer">
+                    Open the PDF
+                  </a>
+                  <button type="button" className="btn o" onClick={() => mark('printed')}>
+                    Printed and stuck on
+                  </button>
+                </div>
+              )}
             </section>
             <section className="card" aria-label="By hand">
               <h2>No printer to hand?</h2>
-              <p style={{ fontSize: 15 }}>Write the code big on each lid, with the dish and the best-by date. The rest stands here under the code.</p>
-              {chosen.length > 0 && <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => mark('hand')}>{countOf(chosen.length, 'code')} written by hand</button>}
+              <p style={{ fontSize: 15 }}>
+                Write the code big on each lid, with the dish and the best-by date. The rest stands here under the code.
+              </p>
+              {chosen.length > 0 && (
+                <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => mark('hand')}>
+                  {countOf(chosen.length, 'code')} written by hand
+                </button>
+              )}
             </section>
           </div>
-          {chosen.length === 0 ? <Empty title="All labelled" text="Every pack of this session carries its label. Choose “All packs again” to print one anew." /> : (
+          {chosen.length === 0 ? (
+            <Empty title="All labelled" text="Every pack of this session carries its label. Choose “All packs again” to print one anew." />
+          ) : (
             <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))', gap: 12 }}>
               {chosen.map((content) => {
                 const drawn = previewOf(content, data.address);
-                return <div key={content.packId}>{drawn.ok ? <LabelDrawing label={drawn.label} width="100%" /> : <p className="note bad">{content.name} {content.code}: {drawn.needed}</p>}<div className="row" style={{ justifyContent: 'space-between', marginTop: 4 }}><span className="mid" style={{ letterSpacing: 2 }}>{content.code}</span>{drawn.ok && drawn.label.moved.length > 0 && <span className="sub">more on the session sheet</span>}</div></div>;
+                return (
+                  <div key={content.packId}>
+                    {drawn.ok ? (
+                      <LabelDrawing label={drawn.label} width="100%" />
+                    ) : (
+                      <p className="note bad">
+                        {content.name} {content.code}: {drawn.needed}
+                      </p>
+                    )}
+                    <div className="row" style={{ justifyContent: 'space-between', marginTop: 4 }}>
+                      <span className="mid" style={{ letterSpacing: 2 }}>
+                        {content.code}
+                      </span>
+                      {drawn.ok && drawn.label.moved.length > 0 && <span className="sub">more on the session sheet</span>}
+                    </div>
+                  </div>
+                );
               })}
             </div>
           )}

@@ -2,4 +2,5 @@ import { a4Grid21, drawLabel, type LabelContent, type LabelResult } from '#core/
 import { codeLink, qrModules } from './qr.ts';
 
 /** A label drawn on the page, the same way the PDF draws it. */
-export const previewOf = (content: LabelContent, address: string): LabelResult => drawLabel(content, { widthMm: a4Grid21.labelMm.w, heightMm: a4Grid21.labelMm.h }, qrModules(codeLink(content.code, address)));
+export const previewOf = (content: LabelContent, address: string): LabelResult =>
+  drawLabel(content, { widthMm: a4Grid21.labelMm.w, heightMm: a4Grid21.labelMm.h }, qrModules(codeLink(content.code, address)));

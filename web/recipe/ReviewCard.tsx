@@ -17,19 +17,34 @@ export interface Answers {
 
 /** What the review card asks, filled in with the guesses. */
 export const answersFrom = (r: Pick<Revision, 'kind' | 'servings' | 'serving' | 'storage' | 'steps'>): Answers => ({
-  kind: r.kind, servings: String(r.servings), amount: String(r.serving.amount), unit: r.serving.unit, lifeId: r.storage[0]?.rowId ?? '', hands: String(r.steps.reduce((s, x) => s + x.handsOnMin, 0)),
+  kind: r.kind,
+  servings: String(r.servings),
+  amount: String(r.serving.amount),
+  unit: r.serving.unit,
+  lifeId: r.storage[0]?.rowId ?? '',
+  hands: String(r.steps.reduce((s, x) => s + x.handsOnMin, 0)),
 });
 
 /** A revision with the answers in it; hands-on minutes are shared out over the steps as they were guessed. */
-export function withAnswers<T extends Pick<Revision, 'kind' | 'name' | 'servings' | 'serving' | 'storage' | 'steps' | 'confirmed' | 'cubeMl' | 'raw'>>(r: T, a: Answers): T {
+export function withAnswers<
+  T extends Pick<Revision, 'kind' | 'name' | 'servings' | 'serving' | 'storage' | 'steps' | 'confirmed' | 'cubeMl' | 'raw'>,
+>(r: T, a: Answers): T {
   const total = r.steps.reduce((s, x) => s + x.handsOnMin, 0);
   const hands = Number(a.hands);
   const cubes = a.kind === 'puree' || a.kind === 'aromatic';
   const { cubeMl: _cube, ...rest } = r;
   return {
-    ...(rest as T), kind: a.kind, servings: Number(a.servings), serving: { amount: Number(a.amount), unit: a.unit }, storage: [{ rowId: a.lifeId, part: r.storage[0]?.part ?? r.name }], raw: a.kind === 'kit',
+    ...(rest as T),
+    kind: a.kind,
+    servings: Number(a.servings),
+    serving: { amount: Number(a.amount), unit: a.unit },
+    storage: [{ rowId: a.lifeId, part: r.storage[0]?.part ?? r.name }],
+    raw: a.kind === 'kit',
     ...(cubes && { cubeMl: Number(a.amount) }),
-    steps: total > 0 && Number.isFinite(hands) ? r.steps.map((s) => ({ ...s, handsOnMin: Math.max(0, Math.round((s.handsOnMin * hands) / total)) })) : r.steps,
+    steps:
+      total > 0 && Number.isFinite(hands)
+        ? r.steps.map((s) => ({ ...s, handsOnMin: Math.max(0, Math.round((s.handsOnMin * hands) / total)) }))
+        : r.steps,
     confirmed: ['kind', 'yield', 'serving', 'storage', 'hands'],
   };
 }
@@ -40,7 +55,9 @@ export function problemsOf(a: Answers): string[] {
   const amount = Number(a.amount);
   return [
     ...(Number.isFinite(n) && n > 0 && n <= 2000 ? [] : [`“${a.servings}” servings cannot be right: give more than 0 and at most 2000.`]),
-    ...(Number.isFinite(amount) && amount > 0 && amount <= 20_000 ? [] : [`A serving of “${a.amount}” cannot be right: give grams or millilitres above 0.`]),
+    ...(Number.isFinite(amount) && amount > 0 && amount <= 20_000
+      ? []
+      : [`A serving of “${a.amount}” cannot be right: give grams or millilitres above 0.`]),
   ];
 }
 
@@ -51,11 +68,96 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
   const groups = [...new Set(lives.map((l) => l.group))];
   return (
     <div className="grid" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(190px, 1fr))' }}>
-      <div><label className="lab" htmlFor="rv-kind">What is it?</label><select id="rv-kind" className="field" style={{ width: '100%' }} value={answers.kind} onChange={(e) => set({ kind: e.currentTarget.value as Kind })}>{kinds.map((k) => <option key={k}>{k}</option>)}</select></div>
-      <div><label className="lab" htmlFor="rv-n">How many servings does it make?</label><input id="rv-n" className="field" style={{ width: '100%' }} inputMode="decimal" value={answers.servings} onChange={(e) => set({ servings: e.currentTarget.value })} /></div>
-      <div><label className="lab" htmlFor="rv-amount">How large is one?</label><div className="row" style={{ gap: 6 }}><input id="rv-amount" className="field" style={{ width: '100%' }} inputMode="decimal" value={answers.amount} onChange={(e) => set({ amount: e.currentTarget.value })} /><select className="field" aria-label="Unit of a serving" value={answers.unit} onChange={(e) => set({ unit: e.currentTarget.value as 'g' | 'ml' })}><option>g</option><option>ml</option></select></div></div>
-      <div><label className="lab" htmlFor="rv-life">How does it keep?</label><select id="rv-life" className="field" style={{ width: '100%' }} value={answers.lifeId} onChange={(e) => set({ lifeId: e.currentTarget.value })}>{groups.map((g) => <optgroup key={g} label={g}>{lives.filter((l) => l.group === g).map((l) => <option key={l.id} value={l.id}>{l.item}</option>)}</optgroup>)}</select></div>
-      <div><label className="lab" htmlFor="rv-hands">Minutes of hands in all</label><input id="rv-hands" className="field" style={{ width: '100%' }} inputMode="numeric" value={answers.hands} onChange={(e) => set({ hands: e.currentTarget.value })} /></div>
+      <div>
+        <label className="lab" htmlFor="rv-kind">
+          What is it?
+        </label>
+        <select
+          id="rv-kind"
+          className="field"
+          style={{ width: '100%' }}
+          value={answers.kind}
+          onChange={(e) => set({ kind: e.currentTarget.value as Kind })}
+        >
+          {kinds.map((k) => (
+            <option key={k}>{k}</option>
+          ))}
+        </select>
+      </div>
+      <div>
+        <label className="lab" htmlFor="rv-n">
+          How many servings does it make?
+        </label>
+        <input
+          id="rv-n"
+          className="field"
+          style={{ width: '100%' }}
+          inputMode="decimal"
+          value={answers.servings}
+          onChange={(e) => set({ servings: e.currentTarget.value })}
+        />
+      </div>
+      <div>
+        <label className="lab" htmlFor="rv-amount">
+          How large is one?
+        </label>
+        <div className="row" style={{ gap: 6 }}>
+          <input
+            id="rv-amount"
+            className="field"
+            style={{ width: '100%' }}
+            inputMode="decimal"
+            value={answers.amount}
+            onChange={(e) => set({ amount: e.currentTarget.value })}
+          />
+          <select
+            className="field"
+            aria-label="Unit of a serving"
+            value={answers.unit}
+            onChange={(e) => set({ unit: e.currentTarget.value as 'g' | 'ml' })}
+          >
+            <option>g</option>
+            <option>ml</option>
+          </select>
+        </div>
+      </div>
+      <div>
+        <label className="lab" htmlFor="rv-life">
+          How does it keep?
+        </label>
+        <select
+          id="rv-life"
+          className="field"
+          style={{ width: '100%' }}
+          value={answers.lifeId}
+          onChange={(e) => set({ lifeId: e.currentTarget.value })}
+        >
+          {groups.map((g) => (
+            <optgroup key={g} label={g}>
+              {lives
+                .filter((l) => l.group === g)
+                .map((l) => (
+                  <option key={l.id} value={l.id}>
+                    {l.item}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+        </select>
+      </div>
+      <div>
+        <label className="lab" htmlFor="rv-hands">
+          Minutes of hands in all
+        </label>
+        <input
+          id="rv-hands"
+          className="field"
+          style={{ width: '100%' }}
+          inputMode="numeric"
+          value={answers.hands}
+          onChange={(e) => set({ hands: e.currentTarget.value })}
+        />
+      </div>
     </div>
   );
 }
@@ -68,14 +170,28 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
   const save = (): void => {
     const id = newId();
     const next = { ...withAnswers(revision, answers), id, madeAt: stampInstant() };
-    void write([{ table: 'recipe_revision', id, data: next }, { table: 'recipe', id: recipe.id, data: { ...recipe, revisionId: id, kind: next.kind } }], `${recipe.name}: checked`);
+    void write(
+      [
+        { table: 'recipe_revision', id, data: next },
+        { table: 'recipe', id: recipe.id, data: { ...recipe, revisionId: id, kind: next.kind } },
+      ],
+      `${recipe.name}: checked`,
+    );
   };
   return (
     <section className="card" style={{ marginBottom: 16, borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
       <h2>Check these before you plan it</h2>
       <ReviewQuestions answers={answers} onChange={setAnswers} />
-      {problems.map((p) => <p className="note bad" style={{ marginTop: 10 }} role="alert" key={p}>{p}</p>)}
-      <div className="row" style={{ marginTop: 12 }}><button type="button" className="btn" disabled={problems.length > 0} onClick={save}>That’s right</button></div>
+      {problems.map((p) => (
+        <p className="note bad" style={{ marginTop: 10 }} role="alert" key={p}>
+          {p}
+        </p>
+      ))}
+      <div className="row" style={{ marginTop: 12 }}>
+        <button type="button" className="btn" disabled={problems.length > 0} onClick={save}>
+          That’s right
+        </button>
+      </div>
     </section>
   );
 }

@@ -11,9 +11,38 @@ function Next({ to, stage, title, text }: { to: string; stage: (typeof stages)[n
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const next = data.open.find((s) => before(s, stage)) ?? data.open[data.open.length - 1];
   if (next) return <Navigate to={`/${to}/${next.id}`} replace />;
-  return <main className="page"><Empty title={title} text={text}><Link className="btn" to="/plan">Plan a session</Link></Empty></main>;
+  return (
+    <main className="page">
+      <Empty title={title} text={text}>
+        <Link className="btn" to="/plan">
+          Plan a session
+        </Link>
+      </Empty>
+    </main>
+  );
 }
 
-export const NextToShop = () => <Next to="shop" stage="shopped" title="Nothing to buy" text="A list is made from a planned session: pick a few recipes and a day, and it stands here, summed and sorted by aisle." />;
-export const NextToCook = () => <Next to="cook" stage="cooked" title="Nothing on the hob" text="Plan a session first; its work then stands here in order, with what each pot needs and when." />;
-export const NextToPack = () => <Next to="pack" stage="packed" title="Nothing to pack" text="When a session is cooked, its pots stand here with the containers that fit and the labels to print." />;
+export const NextToShop = () => (
+  <Next
+    to="shop"
+    stage="shopped"
+    title="Nothing to buy"
+    text="A list is made from a planned session: pick a few recipes and a day, and it stands here, summed and sorted by aisle."
+  />
+);
+export const NextToCook = () => (
+  <Next
+    to="cook"
+    stage="cooked"
+    title="Nothing on the hob"
+    text="Plan a session first; its work then stands here in order, with what each pot needs and when."
+  />
+);
+export const NextToPack = () => (
+  <Next
+    to="pack"
+    stage="packed"
+    title="Nothing to pack"
+    text="When a session is cooked, its pots stand here with the containers that fit and the labels to print."
+  />
+);

@@ -17,11 +17,19 @@ export function SessionHeader({ brief, here, subtitle }: { brief: SessionBrief; 
     <section className="card roadhead" style={{ marginBottom: 16, padding: '10px 16px' }} aria-label={`Road of ${brief.name}`}>
       <div className="row wrap" style={{ gap: 18 }}>
         <div className="grow" style={{ minWidth: 230 }}>
-          <h2 style={{ margin: 0 }}><Link to={`/plan/${brief.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>{brief.name}</Link></h2>
+          <h2 style={{ margin: 0 }}>
+            <Link to={`/plan/${brief.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
+              {brief.name}
+            </Link>
+          </h2>
           <div className="sub">{subtitle ?? `${sayWeekday(brief.day)}, ${countOf(brief.dishes.length, 'dish', 'dishes')}`}</div>
         </div>
         <RoadShelf state={brief.state} width={540} />
-        {next && next.to !== here && <Link className="btn" to={next.to}>{next.says}</Link>}
+        {next && next.to !== here && (
+          <Link className="btn" to={next.to}>
+            {next.says}
+          </Link>
+        )}
       </div>
     </section>
   );

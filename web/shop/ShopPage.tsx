@@ -26,21 +26,62 @@ function usePendingTicks(sessionId: string): ReadonlyMap<string, Ticked> {
 function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticked; sessionId: string }) {
   const { log } = useCommands();
   const done = ticked === 'bought' || ticked === 'haveIt';
-  const tick = (how: 'bought' | 'haveIt'): void => void log([{ type: 'ticked', subjects: [sessionId], data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how } }], how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`);
-  const untick = (): void => void log([{ type: 'unticked', subjects: [sessionId], data: { sessionId, key: line.key } }], `${line.name}: back on the list`);
+  const tick = (how: 'bought' | 'haveIt'): void =>
+    void log(
+      [{ type: 'ticked', subjects: [sessionId], data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how } }],
+      how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`,
+    );
+  const untick = (): void =>
+    void log([{ type: 'unticked', subjects: [sessionId], data: { sessionId, key: line.key } }], `${line.name}: back on the list`);
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li style={done ? { color: 'var(--quiet)' } : undefined}>
-      <button type="button" className="tick" role="checkbox" aria-checked={done} aria-label={`${line.name}, ${line.out}`} onClick={() => (done ? untick() : tick('bought'))}>{done ? '✓' : ''}</button>
+      <button
+        type="button"
+        className="tick"
+        role="checkbox"
+        aria-checked={done}
+        aria-label={`${line.name}, ${line.out}`}
+        onClick={() => (done ? untick() : tick('bought'))}
+      >
+        {done ? '✓' : ''}
+      </button>
       <div className="grow">
-        <span className="strong" style={{ fontSize: 17, textDecoration: done ? 'line-through' : 'none' }}>{capital(line.name)}</span>
+        <span className="strong" style={{ fontSize: 17, textDecoration: done ? 'line-through' : 'none' }}>
+          {capital(line.name)}
+        </span>
         {ticked === 'haveIt' && <span className="sub"> at home</span>}
-        {line.tickNote && <span className="tag s" style={{ marginLeft: 8 }}>{line.tickNote}</span>}
-        <div className="sub">{line.asked.length === 1 ? line.asked[0]?.recipeName : listOf(line.asked.map((a) => `${a.text} ${a.recipeName}`))}</div>
+        {line.tickNote && (
+          <span className="tag s" style={{ marginLeft: 8 }}>
+            {line.tickNote}
+          </span>
+        )}
+        <div className="sub">
+          {line.asked.length === 1 ? line.asked[0]?.recipeName : listOf(line.asked.map((a) => `${a.text} ${a.recipeName}`))}
+        </div>
       </div>
-      {!done && <button type="button" className="link s noprint" onClick={() => tick('haveIt')}>I have it</button>}
-      <span className="out" style={{ fontSize: 18, textAlign: 'right' }}>{line.out}</span>
-      <span className="noprint"><Why label={`${line.name}, ${line.out}`}>{line.asked.map((a) => <div key={a.batchId}>{a.text} for {a.recipeName}</div>)}{trim && <div>As bought: {String(trim.params?.edible)} % of it is eaten ({trim.source}).</div>}</Why></span>
+      {!done && (
+        <button type="button" className="link s noprint" onClick={() => tick('haveIt')}>
+          I have it
+        </button>
+      )}
+      <span className="out" style={{ fontSize: 18, textAlign: 'right' }}>
+        {line.out}
+      </span>
+      <span className="noprint">
+        <Why label={`${line.name}, ${line.out}`}>
+          {line.asked.map((a) => (
+            <div key={a.batchId}>
+              {a.text} for {a.recipeName}
+            </div>
+          ))}
+          {trim && (
+            <div>
+              As bought: {String(trim.params?.edible)} % of it is eaten ({trim.source}).
+            </div>
+          )}
+        </Why>
+      </span>
     </li>
   );
 }
@@ -59,27 +100,80 @@ export function ShopPage() {
   const isDone = (l: ListedLine): boolean => state(l) !== 'none';
   const buy = data.list.filter((s) => s.id !== 'onTheDay').flatMap((s) => s.lines);
   const got = buy.filter(isDone).length;
-  const sections = data.list.map((s) => ({ ...s, lines: s.lines.filter((l) => (!hide || !isDone(l)) && l.name.toLowerCase().includes(q.toLowerCase())) })).filter((s) => s.lines.length > 0);
+  const sections = data.list
+    .map((s) => ({ ...s, lines: s.lines.filter((l) => (!hide || !isDone(l)) && l.name.toLowerCase().includes(q.toLowerCase())) }))
+    .filter((s) => s.lines.length > 0);
   const short = data.fit.rows.find((r) => r.id === 'containers' && !r.fits);
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/shop/${id}`} />}
-      <PageHead title="Shop" lead={buy.length === 0 ? 'Nothing to buy.' : got === buy.length ? `Everything for ${sayWeekday(data.session.day)} is there.` : `For ${sayWeekday(data.session.day)}. ${got} of ${buy.length} in the basket or at home.`}>
-        <input className="field" type="search" placeholder="Find on the list" aria-label="Find on the list" value={q} onChange={(e) => setQ(e.currentTarget.value)} />
-        <button type="button" className="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>Hide what’s there</button>
-        <button type="button" className="btn o" onClick={() => window.print()}>Print</button>
-        {got === buy.length && buy.length > 0 && <Link className="btn" to={`/cook/${id}`}>Cook</Link>}
+      <PageHead
+        title="Shop"
+        lead={
+          buy.length === 0
+            ? 'Nothing to buy.'
+            : got === buy.length
+              ? `Everything for ${sayWeekday(data.session.day)} is there.`
+              : `For ${sayWeekday(data.session.day)}. ${got} of ${buy.length} in the basket or at home.`
+        }
+      >
+        <input
+          className="field"
+          type="search"
+          placeholder="Find on the list"
+          aria-label="Find on the list"
+          value={q}
+          onChange={(e) => setQ(e.currentTarget.value)}
+        />
+        <button type="button" className="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>
+          Hide what’s there
+        </button>
+        <button type="button" className="btn o" onClick={() => window.print()}>
+          Print
+        </button>
+        {got === buy.length && buy.length > 0 && (
+          <Link className="btn" to={`/cook/${id}`}>
+            Cook
+          </Link>
+        )}
       </PageHead>
-      {data.list.length === 0 ? <Empty title="An empty list" text="This session has no dishes yet. Add some and the list makes itself."><Link className="btn" to={`/plan/${id}`}>Add dishes</Link></Empty> : (
+      {data.list.length === 0 ? (
+        <Empty title="An empty list" text="This session has no dishes yet. Add some and the list makes itself.">
+          <Link className="btn" to={`/plan/${id}`}>
+            Add dishes
+          </Link>
+        </Empty>
+      ) : (
         <div style={{ columns: '420px 2', columnGap: 16 }}>
           {sections.map((s) => (
-            <section key={s.id} className="card" style={{ breakInside: 'avoid', marginBottom: 16, ...(s.id === 'onTheDay' && { borderTopColor: 'var(--leaf)' }) }} aria-label={s.name}>
-              <div className="cardhead"><h2>{s.name}</h2><span className="sub">{countOf(s.lines.filter((l) => !isDone(l)).length, 'left', 'left')}</span></div>
+            <section
+              key={s.id}
+              className="card"
+              style={{ breakInside: 'avoid', marginBottom: 16, ...(s.id === 'onTheDay' && { borderTopColor: 'var(--leaf)' }) }}
+              aria-label={s.name}
+            >
+              <div className="cardhead">
+                <h2>{s.name}</h2>
+                <span className="sub">{countOf(s.lines.filter((l) => !isDone(l)).length, 'left', 'left')}</span>
+              </div>
               {s.id === 'onTheDay' && <p className="sub">Fresh, when it is eaten; not for this trip unless it keeps.</p>}
-              <ul className="rows">{s.lines.map((l) => <LineItem key={l.key} line={l} ticked={state(l)} sessionId={id} />)}</ul>
+              <ul className="rows">
+                {s.lines.map((l) => (
+                  <LineItem key={l.key} line={l} ticked={state(l)} sessionId={id} />
+                ))}
+              </ul>
             </section>
           ))}
-          {short && <section className="card" style={{ breakInside: 'avoid', marginBottom: 16, borderTopColor: 'var(--tomato)' }} aria-label="To pack it in"><h2>To pack it in</h2><p>{short.says}</p></section>}
+          {short && (
+            <section
+              className="card"
+              style={{ breakInside: 'avoid', marginBottom: 16, borderTopColor: 'var(--tomato)' }}
+              aria-label="To pack it in"
+            >
+              <h2>To pack it in</h2>
+              <p>{short.says}</p>
+            </section>
+          )}
         </div>
       )}
     </main>

@@ -19,7 +19,16 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
       <div className="card empty">
         <h1>No pack “{typed}”</h1>
         <p role="alert">{said.message}</p>
-        <div className="row wrap" style={{ justifyContent: 'center' }}>{offers.map((o) => <Link key={o} className="btn" to={`/p/${o}`}>{o}</Link>)}<Link className="btn o" to="/store">Look in the store</Link></div>
+        <div className="row wrap" style={{ justifyContent: 'center' }}>
+          {offers.map((o) => (
+            <Link key={o} className="btn" to={`/p/${o}`}>
+              {o}
+            </Link>
+          ))}
+          <Link className="btn o" to="/store">
+            Look in the store
+          </Link>
+        </div>
       </div>
     </main>
   );
@@ -42,50 +51,242 @@ export function PackDetailPage() {
   const freezers = data.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   return (
     <main className="page">
-      <PageHead title={<span className="row" style={{ gap: 14 }}><KindMark kind={pack.kind} size={38} alone />{pack.name}</span>} lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, made ${sayDayYear(pack.made.earliest)}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? 'In the fridge' : placeName(data.places, pack)}.`}`}>
-        {!empty && <Link className="btn" to={`/eat?log=${pack.packId}`}>Eaten</Link>}
+      <PageHead
+        title={
+          <span className="row" style={{ gap: 14 }}>
+            <KindMark kind={pack.kind} size={38} alone />
+            {pack.name}
+          </span>
+        }
+        lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, made ${sayDayYear(pack.made.earliest)}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? 'In the fridge' : placeName(data.places, pack)}.`}`}
+      >
+        {!empty && (
+          <Link className="btn" to={`/eat?log=${pack.packId}`}>
+            Eaten
+          </Link>
+        )}
       </PageHead>
       <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.2fr) 420px', alignItems: 'start' }}>
         <div className="stack">
           <section className="card" aria-label="What it is">
             <div className="row wrap" style={{ gap: 28, alignItems: 'flex-end' }}>
-              <div><span className="big">{sayPortions(pack.left)}</span><span className="unit">{portionName(pack.kind, pack.left)} of {sayPortions(pack.portions)}</span></div>
-              <div><span className="mid">{sayMass(Math.round(pack.massG * (pack.portions > 0 ? pack.left / pack.portions : 0)))}</span><span className="unit">{sayVolume(Math.round(pack.volumeMl))} when full{container ? `, ${container.name}` : ''}</span></div>
-              <div className="row" style={{ gap: 8 }}><span>{brief.due.reason === 'fridge' ? 'use by' : 'best by'} <b>{sayDayYear(brief.due.day)}</b></span>{!empty && <DueTag {...brief.due} />}<Why label="this date">{brief.due.reason === 'fridge' ? `In the fridge since ${pack.fridgeSince ? `${sayWeekday(dayOf(pack.fridgeSince, zone))} ${clockOf(pack.fridgeSince, zone)}` : ''}: ${pack.life.fridgeDays} days for ${pack.life.part}. ` : `${pack.life.months} months from the day it was made, because of the ${pack.life.part}; at most to ${sayDayYear(pack.limit)}. The date is printed once and does not move. `}Source: {pack.life.source}.</Why></div>
+              <div>
+                <span className="big">{sayPortions(pack.left)}</span>
+                <span className="unit">
+                  {portionName(pack.kind, pack.left)} of {sayPortions(pack.portions)}
+                </span>
+              </div>
+              <div>
+                <span className="mid">{sayMass(Math.round(pack.massG * (pack.portions > 0 ? pack.left / pack.portions : 0)))}</span>
+                <span className="unit">
+                  {sayVolume(Math.round(pack.volumeMl))} when full{container ? `, ${container.name}` : ''}
+                </span>
+              </div>
+              <div className="row" style={{ gap: 8 }}>
+                <span>
+                  {brief.due.reason === 'fridge' ? 'use by' : 'best by'} <b>{sayDayYear(brief.due.day)}</b>
+                </span>
+                {!empty && <DueTag {...brief.due} />}
+                <Why label="this date">
+                  {brief.due.reason === 'fridge'
+                    ? `In the fridge since ${pack.fridgeSince ? `${sayWeekday(dayOf(pack.fridgeSince, zone))} ${clockOf(pack.fridgeSince, zone)}` : ''}: ${pack.life.fridgeDays} days for ${pack.life.part}. `
+                    : `${pack.life.months} months from the day it was made, because of the ${pack.life.part}; at most to ${sayDayYear(pack.limit)}. The date is printed once and does not move. `}
+                  Source: {pack.life.source}.
+                </Why>
+              </div>
             </div>
             <ul className="rows" style={{ marginTop: 10 }}>
-              {data.allergens.map((a) => <li key={a}><div className="grow">{a.startsWith('none') ? `Holds ${a}` : a}</div></li>)}
-              {pack.cautions.map((c) => <li key={c}><b className="grow">{c}</b></li>)}
-              {pack.addOnDay.length > 0 && <li><div className="grow">Add on the day: {listOf(pack.addOnDay)}</div></li>}
-              {pack.reheat.map((r) => <li key={r}><div className="grow">{r}</div></li>)}
-              {pack.thaw && <li><div className="grow">Thaw {pack.thaw}</div></li>}
+              {data.allergens.map((a) => (
+                <li key={a}>
+                  <div className="grow">{a.startsWith('none') ? `Holds ${a}` : a}</div>
+                </li>
+              ))}
+              {pack.cautions.map((c) => (
+                <li key={c}>
+                  <b className="grow">{c}</b>
+                </li>
+              ))}
+              {pack.addOnDay.length > 0 && (
+                <li>
+                  <div className="grow">Add on the day: {listOf(pack.addOnDay)}</div>
+                </li>
+              )}
+              {pack.reheat.map((r) => (
+                <li key={r}>
+                  <div className="grow">{r}</div>
+                </li>
+              ))}
+              {pack.thaw && (
+                <li>
+                  <div className="grow">Thaw {pack.thaw}</div>
+                </li>
+              )}
             </ul>
           </section>
           {!empty && (
             <section className="card" aria-label="Do something with it">
               <h2>With this pack</h2>
               <div className="row wrap">
-                <label className="row" style={{ gap: 8 }}>For <select className="field" aria-label="Evening" value={pack.planned?.day ?? ''} onChange={(e) => { const day = e.currentTarget.value; void log([{ type: 'planned', subjects: [pack.packId], data: { for: day ? { day, meal: 'dinner' } : null } }], day ? `${pack.name} is planned for ${sayNear(day, frame.today)}` : `${pack.name} is no longer planned`); }}><option value="">no evening yet</option>{evenings.map((d) => <option key={d} value={d}>{sayNear(d, frame.today)}</option>)}{pack.planned && !evenings.includes(pack.planned.day) && <option value={pack.planned.day}>{sayWeekday(pack.planned.day)}</option>}</select></label>
-                {brief.status !== 'fridge' && <button type="button" className="btn o" onClick={() => void log([{ type: 'pulled', subjects: [pack.packId], data: { day: pack.planned?.day ?? frame.today, meal: 'dinner' } }], `${pack.name} is in the fridge`)}>Take out</button>}
-                <select className="field" aria-label="Move to" value="" onChange={(e) => { const [placeId = '', zoneId = ''] = e.currentTarget.value.split('|'); if (placeId) void log([{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }], `${pack.name} is put away`); }}><option value="">Move to...</option>{freezers.map((f) => <optgroup key={f.id} label={f.name}>{f.zones.map((z) => <option key={z.id} value={`${f.id}|${z.id}`}>{f.name}, {z.name}</option>)}</optgroup>)}</select>
-                {!pack.labelled && <button type="button" className="btn o" onClick={() => void log([{ type: 'labelled', subjects: [pack.packId], data: { how: 'hand' } }], 'Written by hand')}>Label written</button>}
+                <label className="row" style={{ gap: 8 }}>
+                  For{' '}
+                  <select
+                    className="field"
+                    aria-label="Evening"
+                    value={pack.planned?.day ?? ''}
+                    onChange={(e) => {
+                      const day = e.currentTarget.value;
+                      void log(
+                        [{ type: 'planned', subjects: [pack.packId], data: { for: day ? { day, meal: 'dinner' } : null } }],
+                        day ? `${pack.name} is planned for ${sayNear(day, frame.today)}` : `${pack.name} is no longer planned`,
+                      );
+                    }}
+                  >
+                    <option value="">no evening yet</option>
+                    {evenings.map((d) => (
+                      <option key={d} value={d}>
+                        {sayNear(d, frame.today)}
+                      </option>
+                    ))}
+                    {pack.planned && !evenings.includes(pack.planned.day) && (
+                      <option value={pack.planned.day}>{sayWeekday(pack.planned.day)}</option>
+                    )}
+                  </select>
+                </label>
+                {brief.status !== 'fridge' && (
+                  <button
+                    type="button"
+                    className="btn o"
+                    onClick={() =>
+                      void log(
+                        [{ type: 'pulled', subjects: [pack.packId], data: { day: pack.planned?.day ?? frame.today, meal: 'dinner' } }],
+                        `${pack.name} is in the fridge`,
+                      )
+                    }
+                  >
+                    Take out
+                  </button>
+                )}
+                <select
+                  className="field"
+                  aria-label="Move to"
+                  value=""
+                  onChange={(e) => {
+                    const [placeId = '', zoneId = ''] = e.currentTarget.value.split('|');
+                    if (placeId)
+                      void log([{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }], `${pack.name} is put away`);
+                  }}
+                >
+                  <option value="">Move to...</option>
+                  {freezers.map((f) => (
+                    <optgroup key={f.id} label={f.name}>
+                      {f.zones.map((z) => (
+                        <option key={z.id} value={`${f.id}|${z.id}`}>
+                          {f.name}, {z.name}
+                        </option>
+                      ))}
+                    </optgroup>
+                  ))}
+                </select>
+                {!pack.labelled && (
+                  <button
+                    type="button"
+                    className="btn o"
+                    onClick={() => void log([{ type: 'labelled', subjects: [pack.packId], data: { how: 'hand' } }], 'Written by hand')}
+                  >
+                    Label written
+                  </button>
+                )}
               </div>
               <div className="row wrap" style={{ marginTop: 12 }}>
-                <input className="field grow" placeholder="Why it goes: taste, freezer burn, dropped..." aria-label="Reason for binning" value={reason} onChange={(e) => setReason(e.currentTarget.value)} />
-                <button type="button" className="btn o" onClick={() => void log([{ type: 'discarded', subjects: [pack.packId], data: { portions: pack.left, reason } }], `${pack.name} is binned`)}>Bin it</button>
-                <button type="button" className="btn o" onClick={() => void log([{ type: 'given', subjects: [pack.packId], data: { portions: pack.left, to: reason || 'somebody' } }], `${pack.name} is given away`)}>Give it away</button>
-                <button type="button" className="btn o" onClick={() => void log([{ type: 'lost', subjects: [pack.packId], data: {} }], `${pack.name} is not to be found`)}>Not there</button>
+                <input
+                  className="field grow"
+                  placeholder="Why it goes: taste, freezer burn, dropped..."
+                  aria-label="Reason for binning"
+                  value={reason}
+                  onChange={(e) => setReason(e.currentTarget.value)}
+                />
+                <button
+                  type="button"
+                  className="btn o"
+                  onClick={() =>
+                    void log(
+                      [{ type: 'discarded', subjects: [pack.packId], data: { portions: pack.left, reason } }],
+                      `${pack.name} is binned`,
+                    )
+                  }
+                >
+                  Bin it
+                </button>
+                <button
+                  type="button"
+                  className="btn o"
+                  onClick={() =>
+                    void log(
+                      [{ type: 'given', subjects: [pack.packId], data: { portions: pack.left, to: reason || 'somebody' } }],
+                      `${pack.name} is given away`,
+                    )
+                  }
+                >
+                  Give it away
+                </button>
+                <button
+                  type="button"
+                  className="btn o"
+                  onClick={() => void log([{ type: 'lost', subjects: [pack.packId], data: {} }], `${pack.name} is not to be found`)}
+                >
+                  Not there
+                </button>
               </div>
             </section>
           )}
-          {empty && container && !container.oneUse && !pack.washed && <section className="card"><div className="row"><span className="grow">{container.name} waits to be washed.</span><button type="button" className="btn" onClick={() => void log([{ type: 'washed', subjects: [pack.packId], data: {} }], `${container.name} is free again`)}>Washed</button></div></section>}
+          {empty && container && !container.oneUse && !pack.washed && (
+            <section className="card">
+              <div className="row">
+                <span className="grow">{container.name} waits to be washed.</span>
+                <button
+                  type="button"
+                  className="btn"
+                  onClick={() => void log([{ type: 'washed', subjects: [pack.packId], data: {} }], `${container.name} is free again`)}
+                >
+                  Washed
+                </button>
+              </div>
+            </section>
+          )}
           <section className="card" aria-label="Its story">
             <h2>Its story</h2>
-            <ul className="rows">{data.history.map((h) => <li key={h.id} style={h.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}><span className="sub" style={{ width: 150 }}>{sayWeekday(dayOf(h.at, zone))} {clockOf(h.at, zone)}</span><div className="grow">{h.says}</div>{!h.undone && <button type="button" className="link s" onClick={() => void undo({ kind: 'events', events: [{ id: h.id, subjects: [pack.packId] }] })} aria-label={`Take back: ${h.says}`}>take back</button>}</li>)}</ul>
+            <ul className="rows">
+              {data.history.map((h) => (
+                <li key={h.id} style={h.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
+                  <span className="sub" style={{ width: 150 }}>
+                    {sayWeekday(dayOf(h.at, zone))} {clockOf(h.at, zone)}
+                  </span>
+                  <div className="grow">{h.says}</div>
+                  {!h.undone && (
+                    <button
+                      type="button"
+                      className="link s"
+                      onClick={() => void undo({ kind: 'events', events: [{ id: h.id, subjects: [pack.packId] }] })}
+                      aria-label={`Take back: ${h.says}`}
+                    >
+                      take back
+                    </button>
+                  )}
+                </li>
+              ))}
+            </ul>
           </section>
         </div>
         <div className="stack">
-          <section className="card" aria-label="Label"><h2>Its label</h2>{label.ok ? <LabelDrawing label={label.label} width="100%" /> : <p className="note bad">{label.needed}</p>}<p style={{ marginTop: 10 }}><a href={`/api/labels.pdf?packs=${pack.packId}`} target="_blank" rel="noreferrer">Print it alone</a></p></section>
+          <section className="card" aria-label="Label">
+            <h2>Its label</h2>
+            {label.ok ? <LabelDrawing label={label.label} width="100%" /> : <p className="note bad">{label.needed}</p>}
+            <p style={{ marginTop: 10 }}>
+              <a href={`/api/labels.pdf?packs=${pack.packId}`} target="_blank" rel="noreferrer">
+                Print it alone
+              </a>
+            </p>
+          </section>
           <Cautions list={data.cautions} title="Before it is eaten" />
         </div>
       </div>

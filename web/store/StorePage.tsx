@@ -1,29 +1,17 @@
 import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
-import type { Kind, Place } from '#core/contract';
+import { Link, useSearchParams } from 'react-router';
+import type { Kind } from '#core/contract';
 import { countOf, sayDay, sayMass, sayVolume } from '#core/kitchen';
 import type { PackBrief } from '#core/session';
-import type { PlaceRoom } from '#core/store';
 import { useStoreQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, Empty, PageHead, Waiting } from '../app/ui.tsx';
-import { Cutaway } from '../draw/Cutaway.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf, placeName } from './words.ts';
+import { FindByCode } from './FindByCode.tsx';
+import { FreezerCard } from './FreezerCard.tsx';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
-
-/** Finds a pack by the code on its lid. */
-function FindByCode() {
-  const [code, setCode] = useState('');
-  const navigate = useNavigate();
-  return (
-    <form className="row" style={{ gap: 6 }} onSubmit={(e) => { e.preventDefault(); if (code.trim()) void navigate(`/p/${encodeURIComponent(code.trim())}`); }}>
-      <input className="field" style={{ width: 150, letterSpacing: 1 }} placeholder="Code on the lid" aria-label="Code on the lid" value={code} onChange={(e) => setCode(e.currentTarget.value)} />
-      <button type="submit" className="btn">Find a pack</button>
-    </form>
-  );
-}
 
 /** The store: each freezer to scale with its packs, filtered by kind, name and the span brushed on the strip; a pack opens, moves, comes out. */
 export function StorePage() {
@@ -36,9 +24,20 @@ export function StorePage() {
   const kind = params.get('kind') ?? '';
   const from = params.get('from');
   const to = params.get('to');
-  const set = (key: string, value: string): void => setParams((p) => { if (value) p.set(key, value); else p.delete(key); return p; }, { replace: true });
+  const set = (key: string, value: string): void =>
+    setParams(
+      (p) => {
+        if (value) p.set(key, value);
+        else p.delete(key);
+        return p;
+      },
+      { replace: true },
+    );
   const filtered = q !== '' || kind !== '' || from !== null;
-  const match = (p: PackBrief): boolean => (!kind || p.kind === kind) && (!from || !to || (p.due.day >= from && p.due.day <= to)) && `${p.name} ${p.code}`.toLowerCase().includes(q.toLowerCase());
+  const match = (p: PackBrief): boolean =>
+    (!kind || p.kind === kind) &&
+    (!from || !to || (p.due.day >= from && p.due.day <= to)) &&
+    `${p.name} ${p.code}`.toLowerCase().includes(q.toLowerCase());
   const places = data.places.map((p) => p.place);
   const freezers = data.places.filter((p) => p.place.kind === 'freezer' || p.place.kind === 'chest');
   const shown = data.packs.filter(match);
@@ -47,57 +46,224 @@ export function StorePage() {
   const freeMl = freezers.reduce((s, f) => s + f.room.freeMl, 0);
   const move = (target: string): void => {
     const [placeId = '', zoneId = ''] = target.split('|');
-    if (pack) void log([{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }], `${pack.name} is in ${placeName(places, { placeId, zoneId })}`);
+    if (pack)
+      void log(
+        [{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }],
+        `${pack.name} is in ${placeName(places, { placeId, zoneId })}`,
+      );
   };
-  if (data.packs.length === 0) return <main className="page"><PageHead title="Store" /><Empty title="An empty freezer" text="Packs stand here once a session is packed and put away. Plan one, or fill what you cook tonight."><Link className="btn" to="/plan">Plan a session</Link></Empty></main>;
+  if (data.packs.length === 0)
+    return (
+      <main className="page">
+        <PageHead title="Store" />
+        <Empty
+          title="An empty freezer"
+          text="Packs stand here once a session is packed and put away. Plan one, or fill what you cook tonight."
+        >
+          <Link className="btn" to="/plan">
+            Plan a session
+          </Link>
+        </Empty>
+      </main>
+    );
   return (
     <main className="page">
-      <PageHead title="Store" lead={`${countOf(data.packs.length, 'pack')}, ${countOf(data.dinners, 'dinner')}, ${sayVolume(Math.round(freeMl / 1000) * 1000)} free${data.probable.length > 0 ? `; ${data.probable.length} probably eaten` : ''}.`}><FindByCode /></PageHead>
+      <PageHead
+        title="Store"
+        lead={`${countOf(data.packs.length, 'pack')}, ${countOf(data.dinners, 'dinner')}, ${sayVolume(Math.round(freeMl / 1000) * 1000)} free${data.probable.length > 0 ? `; ${data.probable.length} probably eaten` : ''}.`}
+      >
+        <FindByCode />
+      </PageHead>
       <div className="row wrap" style={{ marginBottom: 14 }}>
-        <input className="field" type="search" style={{ width: 230 }} placeholder="Name or code" aria-label="Filter packs" value={q} onChange={(e) => set('q', e.currentTarget.value)} />
-        <div className="chips" role="group" aria-label="Kind">{kinds.filter((k) => data.packs.some((p) => p.kind === k)).map((k) => <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}><KindMark kind={k} size={16} color={kind === k ? '#fff' : undefined} /> {k}</button>)}</div>
-        {from && to && <button type="button" className="chip on" onClick={() => setParams((p) => { p.delete('from'); p.delete('to'); return p; }, { replace: true })}>due {sayDay(from)} to {sayDay(to)} ✕</button>}
+        <input
+          className="field"
+          type="search"
+          style={{ width: 230 }}
+          placeholder="Name or code"
+          aria-label="Filter packs"
+          value={q}
+          onChange={(e) => set('q', e.currentTarget.value)}
+        />
+        <div className="chips" role="group" aria-label="Kind">
+          {kinds
+            .filter((k) => data.packs.some((p) => p.kind === k))
+            .map((k) => (
+              <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
+                <KindMark kind={k} size={16} color={kind === k ? '#fff' : undefined} /> {k}
+              </button>
+            ))}
+        </div>
+        {from && to && (
+          <button
+            type="button"
+            className="chip on"
+            onClick={() =>
+              setParams(
+                (p) => {
+                  p.delete('from');
+                  p.delete('to');
+                  return p;
+                },
+                { replace: true },
+              )
+            }
+          >
+            due {sayDay(from)} to {sayDay(to)} ✕
+          </button>
+        )}
       </div>
-      {loose.length > 0 && <div className="note warn" style={{ marginBottom: 14 }}>{countOf(loose.length, 'pack')} filled and not put away: {loose.map((p) => `${p.name} ${p.code}`).slice(0, 4).join(', ')}. Select one below and choose its place.</div>}
+      {loose.length > 0 && (
+        <div className="note warn" style={{ marginBottom: 14 }}>
+          {countOf(loose.length, 'pack')} filled and not put away:{' '}
+          {loose
+            .map((p) => `${p.name} ${p.code}`)
+            .slice(0, 4)
+            .join(', ')}
+          . Select one below and choose its place.
+        </div>
+      )}
       <div className="grid" style={{ gridTemplateColumns: 'minmax(0,0.78fr) minmax(0,1.3fr)', alignItems: 'start' }}>
         <div className="stack">
-          {freezers.filter((f) => f.place.kind === 'freezer').map((f) => <FreezerCard key={f.place.id} f={f} data={data.packs} match={match} filtered={filtered} selected={pack?.packId} onSelect={(p) => setSelected(p.packId)} />)}
+          {freezers
+            .filter((f) => f.place.kind === 'freezer')
+            .map((f) => (
+              <FreezerCard
+                key={f.place.id}
+                f={f}
+                data={data.packs}
+                match={match}
+                filtered={filtered}
+                selected={pack?.packId}
+                onSelect={(p) => setSelected(p.packId)}
+              />
+            ))}
           {pack && (
             <section className="card" aria-label="Selected pack" style={{ position: 'sticky', top: 80 }}>
-              <div className="row" style={{ alignItems: 'flex-start' }}><KindMark kind={pack.kind} size={40} /><div className="grow"><h2 style={{ margin: 0 }}>{pack.name}</h2><div className="sub" style={{ fontSize: 15 }}>{pack.code}, {amountOf(pack)}, {sayMass(Math.round(pack.massG * (pack.left / pack.portions)))}, {placeName(places, pack)}</div></div><DueTag {...pack.due} /></div>
+              <div className="row" style={{ alignItems: 'flex-start' }}>
+                <KindMark kind={pack.kind} size={40} />
+                <div className="grow">
+                  <h2 style={{ margin: 0 }}>{pack.name}</h2>
+                  <div className="sub" style={{ fontSize: 15 }}>
+                    {pack.code}, {amountOf(pack)}, {sayMass(Math.round(pack.massG * (pack.left / pack.portions)))},{' '}
+                    {placeName(places, pack)}
+                  </div>
+                </div>
+                <DueTag {...pack.due} />
+              </div>
               <div className="row wrap" style={{ marginTop: 12, gap: 8 }}>
-                <Link className="btn" to={`/eat?log=${pack.packId}`}>Eaten</Link>
-                {pack.status === 'frozen' && <button type="button" className="btn o" onClick={() => void log([{ type: 'pulled', subjects: [pack.packId], data: { day: data.today, meal: 'dinner' } }], `${pack.name} is in the fridge`)}>Take out</button>}
-                <select className="field" aria-label="Move to" value="" onChange={(e) => e.currentTarget.value && move(e.currentTarget.value)}><option value="">Move to...</option>{freezers.map((f) => <optgroup key={f.place.id} label={f.place.name}>{f.place.zones.map((z) => <option key={z.id} value={`${f.place.id}|${z.id}`}>{f.place.name}, {z.name}</option>)}</optgroup>)}</select>
-                <Link className="btn o" to={`/p/${pack.code}`}>Open</Link>
+                <Link className="btn" to={`/eat?log=${pack.packId}`}>
+                  Eaten
+                </Link>
+                {pack.status === 'frozen' && (
+                  <button
+                    type="button"
+                    className="btn o"
+                    onClick={() =>
+                      void log(
+                        [{ type: 'pulled', subjects: [pack.packId], data: { day: data.today, meal: 'dinner' } }],
+                        `${pack.name} is in the fridge`,
+                      )
+                    }
+                  >
+                    Take out
+                  </button>
+                )}
+                <select
+                  className="field"
+                  aria-label="Move to"
+                  value=""
+                  onChange={(e) => e.currentTarget.value && move(e.currentTarget.value)}
+                >
+                  <option value="">Move to...</option>
+                  {freezers.map((f) => (
+                    <optgroup key={f.place.id} label={f.place.name}>
+                      {f.place.zones.map((z) => (
+                        <option key={z.id} value={`${f.place.id}|${z.id}`}>
+                          {f.place.name}, {z.name}
+                        </option>
+                      ))}
+                    </optgroup>
+                  ))}
+                </select>
+                <Link className="btn o" to={`/p/${pack.code}`}>
+                  Open
+                </Link>
               </div>
             </section>
           )}
         </div>
         <div className="stack">
-          {freezers.filter((f) => f.place.kind === 'chest').map((f) => <FreezerCard key={f.place.id} f={f} data={data.packs} match={match} filtered={filtered} selected={pack?.packId} onSelect={(p) => setSelected(p.packId)} />)}
+          {freezers
+            .filter((f) => f.place.kind === 'chest')
+            .map((f) => (
+              <FreezerCard
+                key={f.place.id}
+                f={f}
+                data={data.packs}
+                match={match}
+                filtered={filtered}
+                selected={pack?.packId}
+                onSelect={(p) => setSelected(p.packId)}
+              />
+            ))}
           <section className="card" aria-label="Packs as a list">
-            <div className="cardhead"><h2>{filtered ? `${countOf(shown.length, 'pack')} of ${data.packs.length}` : 'All packs, the soonest first'}</h2></div>
-            {shown.length === 0 ? <p className="quiet">Nothing matches. <button type="button" className="link" onClick={() => setParams({}, { replace: true })}>Show all</button></p> : (
+            <div className="cardhead">
+              <h2>{filtered ? `${countOf(shown.length, 'pack')} of ${data.packs.length}` : 'All packs, the soonest first'}</h2>
+            </div>
+            {shown.length === 0 ? (
+              <p className="quiet">
+                Nothing matches.{' '}
+                <button type="button" className="link" onClick={() => setParams({}, { replace: true })}>
+                  Show all
+                </button>
+              </p>
+            ) : (
               <table className="plain">
-                <thead><tr><th>pack</th><th>code</th><th className="num">inside</th><th>where</th><th className="num">best by</th></tr></thead>
-                <tbody>{shown.map((p) => <tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}><td><KindMark kind={p.kind} size={18} /> <button type="button" className="link" style={{ textDecoration: 'none', color: 'var(--ink)', fontWeight: 700 }} onClick={() => setSelected(p.packId)}>{p.name}</button>{!p.labelled && <> <span className="tag t">no label</span></>}</td><td><Link to={`/p/${p.code}`}>{p.code}</Link></td><td className="num">{amountOf(p)}</td><td className="sub">{p.status === 'fridge' ? 'in the fridge' : placeName(places, p)}</td><td className="num">{sayDay(p.due.day)} <DueTag {...p.due} /></td></tr>)}</tbody>
+                <thead>
+                  <tr>
+                    <th>pack</th>
+                    <th>code</th>
+                    <th className="num">inside</th>
+                    <th>where</th>
+                    <th className="num">best by</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {shown.map((p) => (
+                    <tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}>
+                      <td>
+                        <KindMark kind={p.kind} size={18} />{' '}
+                        <button
+                          type="button"
+                          className="link"
+                          style={{ textDecoration: 'none', color: 'var(--ink)', fontWeight: 700 }}
+                          onClick={() => setSelected(p.packId)}
+                        >
+                          {p.name}
+                        </button>
+                        {!p.labelled && (
+                          <>
+                            {' '}
+                            <span className="tag t">no label</span>
+                          </>
+                        )}
+                      </td>
+                      <td>
+                        <Link to={`/p/${p.code}`}>{p.code}</Link>
+                      </td>
+                      <td className="num">{amountOf(p)}</td>
+                      <td className="sub">{p.status === 'fridge' ? 'in the fridge' : placeName(places, p)}</td>
+                      <td className="num">
+                        {sayDay(p.due.day)} <DueTag {...p.due} />
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
               </table>
             )}
           </section>
         </div>
       </div>
     </main>
-  );
-}
-
-function FreezerCard({ f, data, match, filtered, selected, onSelect }: { f: { place: Place; room: PlaceRoom }; data: readonly PackBrief[]; match: (p: PackBrief) => boolean; filtered: boolean; selected: string | undefined; onSelect: (p: PackBrief) => void }) {
-  const packs = data.filter((p) => p.placeId === f.place.id && p.status === 'frozen');
-  return (
-    <section className="card" aria-label={f.place.name}>
-      <div className="cardhead"><div><h2 style={{ margin: 0 }}>{f.place.name}, {f.place.litres} L</h2><div className="sub" style={{ fontSize: 15 }}>{f.place.note ? `${f.place.note}. ` : ''}{countOf(packs.length, 'pack')}, {sayVolume(Math.round(f.room.freeMl / 100) * 100)} free</div></div><span className="tag f">{f.place.temperatureC} °C</span></div>
-      <Cutaway place={f.place} room={f.room} packs={packs} selected={selected} dim={(p) => filtered && !match(p)} onSelect={onSelect} />
-      <p className="sub" style={{ marginTop: 6 }}>{f.place.kind === 'chest' ? 'From above' : 'From the front'}, to scale: a tile’s area is its pack’s volume. Pale saffron is due within two weeks; a broken edge breaks easily.</p>
-    </section>
   );
 }

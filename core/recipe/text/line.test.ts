@@ -4,7 +4,19 @@ import { readLine } from './line.ts';
 import { readNumber } from './number.ts';
 
 describe('numbers as written', () => {
-  it.each([['1 1/2 cups', '3/2'], ['1½ tsp', '3/2'], ['½', '1/2'], ['3/4 tsp', '3/4'], ['1,5 kg', '3/2'], ['1,200 g', '1200'], ['0.75', '3/4'], ['two eggs', '2'], ['half a lemon', '1/2'], ['2 ⅓', '7/3'], ['1\u20442', '1/2']])('%s', (text, amount) => expect(readNumber(text)?.amount).toBe(amount));
+  it.each([
+    ['1 1/2 cups', '3/2'],
+    ['1½ tsp', '3/2'],
+    ['½', '1/2'],
+    ['3/4 tsp', '3/4'],
+    ['1,5 kg', '3/2'],
+    ['1,200 g', '1200'],
+    ['0.75', '3/4'],
+    ['two eggs', '2'],
+    ['half a lemon', '1/2'],
+    ['2 ⅓', '7/3'],
+    ['1\u20442', '1/2'],
+  ])('%s', (text, amount) => expect(readNumber(text)?.amount).toBe(amount));
   it.each(['onion', '', '1/0 cup', 'antelope'])('"%s" is no number', (text) => expect(readNumber(text)).toBeUndefined());
 });
 
@@ -33,10 +45,12 @@ describe('ingredient lines', () => {
     expect(line.name).toBe('Salt and black pepper');
   });
   it('never drops what was written, whatever it is', () => {
-    fc.assert(fc.property(fc.string({ maxLength: 80 }), (text) => {
-      const line = readLine(text);
-      expect(line.written).toBe(text);
-      if (text.trim()) expect(typeof line.name).toBe('string');
-    }));
+    fc.assert(
+      fc.property(fc.string({ maxLength: 80 }), (text) => {
+        const line = readLine(text);
+        expect(line.written).toBe(text);
+        if (text.trim()) expect(typeof line.name).toBe('string');
+      }),
+    );
   });
 });

@@ -33,12 +33,18 @@ const formWords: readonly [RegExp, NonNullable<Line['form']>][] = [
 ];
 
 const packWords = 'tins?|cans?|packs?|packets?|jars?|bags?|tubs?|cartons?|pouches|pouch|bottles?|blocks?|slabs?';
-const countWords = 'cloves?|bunch(?:es)?|sprigs?|stalks?|sticks?|heads?|handfuls?|slices?|rashers?|fillets?|leaves|leaf|bulbs?|thumbs?|knobs?|ears?|large|medium|small|whole';
+const countWords =
+  'cloves?|bunch(?:es)?|sprigs?|stalks?|sticks?|heads?|handfuls?|slices?|rashers?|fillets?|leaves|leaf|bulbs?|thumbs?|knobs?|ears?|large|medium|small|whole';
 const unitAlternatives = unitWords.map((w) => w.replace(/ /g, '\\s+')).join('|');
 const unitPattern = new RegExp(`^\\s*(${unitAlternatives})\\b\\.?`, 'i');
 
 /** Tidies white space, bullets and the tick boxes that pages put before a line. */
-const tidy = (text: string): string => text.replace(/[\u00A0\u2009\u202F]/g, ' ').replace(/^[\s•▢☐*·–-]+(?=\S)/u, '').replace(/\s+/g, ' ').trim();
+const tidy = (text: string): string =>
+  text
+    .replace(/[\u00A0\u2009\u202F]/g, ' ')
+    .replace(/^[\s•▢☐*·–-]+(?=\S)/u, '')
+    .replace(/\s+/g, ' ')
+    .trim();
 
 const unitAt = (text: string): { unit: Unit; rest: string } | undefined => {
   const m = unitPattern.exec(text);
@@ -48,7 +54,14 @@ const unitAt = (text: string): { unit: Unit; rest: string } | undefined => {
 
 /** `2 x 400 g tins`, `2 (400 g) tins`, `1 400g tin`: the packs times what each holds. */
 function nestedPack(text: string): { amount: Rational; unit: Unit; rest: string; note: string } | undefined {
-  const m = new RegExp(`^(\\d+)\\s*(?:x|×|\\*)?\\s*\\(?\\s*(\\d+(?:[.,]\\d+)?)\\s*-?\\s*(${unitAlternatives})\\s*\\)?\\s*(${packWords})\\b\\s*(?:of\\s+)?`, 'i').exec(text) ?? new RegExp(`^(\\d+)\\s*(?:x|×)\\s*(\\d+(?:[.,]\\d+)?)\\s*(${unitAlternatives})\\b\\s*(?:(${packWords})\\b\\s*)?(?:of\\s+)?`, 'i').exec(text);
+  const m =
+    new RegExp(
+      `^(\\d+)\\s*(?:x|×|\\*)?\\s*\\(?\\s*(\\d+(?:[.,]\\d+)?)\\s*-?\\s*(${unitAlternatives})\\s*\\)?\\s*(${packWords})\\b\\s*(?:of\\s+)?`,
+      'i',
+    ).exec(text) ??
+    new RegExp(`^(\\d+)\\s*(?:x|×)\\s*(\\d+(?:[.,]\\d+)?)\\s*(${unitAlternatives})\\b\\s*(?:(${packWords})\\b\\s*)?(?:of\\s+)?`, 'i').exec(
+      text,
+    );
   const each = m?.[2] ? readNumber(m[2]) : undefined;
   const unit = m?.[3] ? unitNamed(m[3]) : undefined;
   if (!m?.[1] || !each || !unit) return undefined;
@@ -73,7 +86,12 @@ export function readLine(written: string): ReadLine {
   if (/:$/.test(text) && !/\d/.test(text)) return { ...base, heading: text.slice(0, -1), name: text.slice(0, -1) };
 
   let rest = text.replace(/^(about|approx\.?|approximately|around|roughly|ca\.?|generous|scant|heaped|level)\s+/i, '');
-  let { amount, amountTo, unit, note } = { amount: undefined, amountTo: undefined, unit: undefined, note: undefined } as { amount?: Rational; amountTo?: Rational; unit?: Unit; note?: string };
+  let { amount, amountTo, unit, note } = { amount: undefined, amountTo: undefined, unit: undefined, note: undefined } as {
+    amount?: Rational;
+    amountTo?: Rational;
+    unit?: Unit;
+    note?: string;
+  };
 
   const nested = nestedPack(rest);
   if (nested) ({ amount, unit, rest, note } = nested);
@@ -92,7 +110,13 @@ export function readLine(written: string): ReadLine {
       if (found) ({ unit, rest } = found);
       else unit = 'piece';
       // a second measure of the same thing: "500 g / 1 lb 2 oz", "1 cup (240 ml)"
-      rest = rest.replace(new RegExp(`^\\s*(?:\\/|\\(|or\\s)\\s*\\d[^a-z)]*(?:${unitAlternatives})\\b(?:\\s*\\d+[^a-z)]*(?:${unitAlternatives})\\b)?\\.?\\s*\\)?`, 'i'), ' ');
+      rest = rest.replace(
+        new RegExp(
+          `^\\s*(?:\\/|\\(|or\\s)\\s*\\d[^a-z)]*(?:${unitAlternatives})\\b(?:\\s*\\d+[^a-z)]*(?:${unitAlternatives})\\b)?\\.?\\s*\\)?`,
+          'i',
+        ),
+        ' ',
+      );
       const dropped = unit === 'piece' ? `${countWords}|${packWords}` : packWords;
       rest = rest.replace(new RegExp(`^\\s*(?:(?:${dropped})\\b[\\s-]*)+`, 'i'), (m) => {
         const named = m.trim().replace(/\s+/g, ' ');
@@ -107,7 +131,14 @@ export function readLine(written: string): ReadLine {
   const form = formWords.find(([pattern]) => pattern.test(rest))?.[1];
   const sizeMm = form === 'cubed' || form === 'diced' || form === 'sliced' ? sizeOf(rest) : undefined;
   const [head = '', ...tail] = rest.split(/[,;]| - /);
-  const bare = head.replace(/\(([^)]*)\)/g, ' ').replace(/\b(finely|roughly|coarsely|thinly|freshly|chopped|diced|sliced|grated|minced|crushed|drained|peeled|cubed|rinsed|halved|cooked|torn|plus extra|to taste|for serving|optional)\b/gi, ' ').replace(/\s+/g, ' ').trim();
+  const bare = head
+    .replace(/\(([^)]*)\)/g, ' ')
+    .replace(
+      /\b(finely|roughly|coarsely|thinly|freshly|chopped|diced|sliced|grated|minced|crushed|drained|peeled|cubed|rinsed|halved|cooked|torn|plus extra|to taste|for serving|optional)\b/gi,
+      ' ',
+    )
+    .replace(/\s+/g, ' ')
+    .trim();
   const name = (bare || head || text).trim();
   const notes = [note, tail.join(',').replace(/\s+/g, ' ').trim() || undefined].filter((n): n is string => Boolean(n));
 

@@ -1,9 +1,42 @@
 import { plus, times, type Rational } from '#core/kitchen';
 
 const vulgar: Readonly<Record<string, Rational>> = {
-  '¼': '1/4', '½': '1/2', '¾': '3/4', '⅓': '1/3', '⅔': '2/3', '⅕': '1/5', '⅖': '2/5', '⅗': '3/5', '⅘': '4/5', '⅙': '1/6', '⅚': '5/6', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '⅕': '1/5',
+  '⅖': '2/5',
+  '⅗': '3/5',
+  '⅘': '4/5',
+  '⅙': '1/6',
+  '⅚': '5/6',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
-const words: Readonly<Record<string, Rational>> = { a: '1', an: '1', one: '1', two: '2', three: '3', four: '4', five: '5', six: '6', seven: '7', eight: '8', nine: '9', ten: '10', twelve: '12', half: '1/2', 'half a': '1/2', 'half an': '1/2', 'a dozen': '12', 'a couple of': '2' };
+const words: Readonly<Record<string, Rational>> = {
+  a: '1',
+  an: '1',
+  one: '1',
+  two: '2',
+  three: '3',
+  four: '4',
+  five: '5',
+  six: '6',
+  seven: '7',
+  eight: '8',
+  nine: '9',
+  ten: '10',
+  twelve: '12',
+  half: '1/2',
+  'half a': '1/2',
+  'half an': '1/2',
+  'a dozen': '12',
+  'a couple of': '2',
+};
 
 const glyphs = Object.keys(vulgar).join('');
 const numberPattern = new RegExp(

@@ -1,0 +1,73 @@
+import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
+import type { SessionView, TaskView } from '#core/session';
+import { Why } from '../app/ui.tsx';
+import { KindMark } from '../draw/KindMark.tsx';
+import { kindOf } from './words.ts';
+import { useTaskActions, leftOf } from './taskActions.ts';
+
+export function Timers({
+  view,
+  running,
+  now,
+  zone,
+  actions,
+}: {
+  view: SessionView;
+  running: TaskView[];
+  now: string;
+  zone: string;
+  actions: ReturnType<typeof useTaskActions>;
+}) {
+  if (running.length === 0 && view.cooling.length === 0) return null;
+  return (
+    <section className="card" aria-label="Running">
+      <h2>On the clock</h2>
+      <ul className="rows">
+        {running.map((t) => {
+          const left = leftOf(t, now);
+          return (
+            <li key={t.id}>
+              <KindMark kind={kindOf(view, t)} size={26} />
+              <div className="grow">
+                <div className="strong">{t.title}</div>
+                <div className="sub">
+                  {left <= 0 ? `look now${t.cue ? `: ${t.cue}` : ''}` : `until ${clockOf(addMinutes(now, left), zone)}`}
+                </div>
+              </div>
+              <span className="mid" style={left <= 0 ? { color: 'var(--tomato)' } : undefined}>
+                {left <= 0 ? 'now' : sayMinutes(Math.max(1, left))}
+              </span>
+              <button type="button" className="btn o s" onClick={() => actions.done(t)}>
+                Done
+              </button>
+            </li>
+          );
+        })}
+        {view.cooling.map((c) => {
+          const left = minutesBetween(now, c.stage === 'to21' ? c.under21By : c.under5By);
+          return (
+            <li key={c.batchId}>
+              <div className="grow">
+                <div className="strong">{c.name} cools</div>
+                <div className="sub">
+                  {c.stage === 'to21'
+                    ? `under 21 °C by ${clockOf(c.under21By, zone)}, then under 5 °C by ${clockOf(c.under5By, zone)}`
+                    : c.stage === 'to5'
+                      ? `under 5 °C by ${clockOf(c.under5By, zone)}`
+                      : 'both limits have passed: if it never got cold, do not keep it'}
+                </div>
+              </div>
+              <span className="mid" style={left < 30 ? { color: 'var(--tomato)' } : undefined}>
+                {c.stage === 'over' ? 'past' : sayMinutes(left)}
+              </span>
+              <Why label="the cooling clock">
+                Off the heat at {clockOf(c.offHeat, zone)}. Usual limits: 2 h to 21 °C, 4 h more to 5 °C ({c.source}). FSA asks for the
+                fridge within 1 to 2 h. Ice, or shallow boxes, bring it there. Local rules come first.
+              </Why>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,65 @@
+import { Link } from 'react-router';
+import { sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
+import type { EatAnswer, Evening } from '#core/session';
+import { useCommands } from '../app/commands.ts';
+import { KindMark } from '../draw/KindMark.tsx';
+import { Plates } from '../draw/Plates.tsx';
+import { isDinner } from './EatFirst.tsx';
+
+/** The evenings ahead as plates along a table, with what stands on each. */
+export function Table({ data }: { data: EatAnswer }) {
+  const { log } = useCommands();
+  const names = new Map(data.eaters.map((e) => [e.id, e.name]));
+  const clear = (e: Evening): void =>
+    void log(
+      e.packs.map((p) => ({ type: 'planned' as const, subjects: [p.packId], data: { for: null } })),
+      `${sayNear(e.day, data.today)} is open again`,
+    );
+  return (
+    <section className="card" aria-label="The coming evenings" style={{ paddingBottom: 10 }}>
+      <div style={{ display: 'grid', gridTemplateColumns: `repeat(${data.evenings.length}, minmax(0,1fr))`, columnGap: 8 }}>
+        {data.evenings.map((e) => (
+          <div
+            key={`p${e.day}`}
+            style={{ textAlign: 'center', alignSelf: 'end', minHeight: 62, display: 'flex', alignItems: 'end', justifyContent: 'center' }}
+          >
+            <Plates quarters={e.quarters} covered={e.packs.filter(isDinner).reduce((s, p) => s + p.left * 4, 0)} size={34} />
+          </div>
+        ))}
+        <div style={{ gridColumn: '1/-1', height: 6, background: 'var(--kind-bread)', borderRadius: 3 }} aria-hidden="true" />
+        {data.evenings.map((e) => {
+          const dishes = [...new Map(e.packs.map((p) => [p.name, p])).values()];
+          return (
+            <div key={e.day} style={{ paddingTop: 6, minWidth: 0 }}>
+              <div style={{ fontWeight: e.day === data.today ? 700 : 600, color: e.day === data.today ? 'var(--tomato)' : 'var(--ink)' }}>
+                {e.day === data.today ? 'Tonight' : `${shortWeekday(e.day)} ${Number(e.day.slice(8))}`}
+              </div>
+              <div className="sub">{e.eaters.length === 0 ? 'nobody home' : e.eaters.map((x) => names.get(x.eaterId)).join(', ')}</div>
+              {dishes.map((p) => (
+                <div key={p.name} style={{ marginTop: 6, fontSize: 15, lineHeight: 1.25 }}>
+                  <KindMark kind={p.kind} size={16} />{' '}
+                  <Link to={`/p/${p.code}`} style={{ color: 'var(--ink)' }}>
+                    {p.name}
+                  </Link>
+                  <div className="sub">
+                    {e.packs.filter((x) => x.name === p.name).length} packs{p.status === 'fridge' ? ', thawed' : ''}
+                  </div>
+                </div>
+              ))}
+              {e.quarters > 0 && dishes.length === 0 && (
+                <div className="sub" style={{ marginTop: 6 }}>
+                  {e.day === data.today && data.tonightLogged ? 'eaten, written down' : 'open'}
+                </div>
+              )}
+              {dishes.length > 0 && (
+                <button type="button" className="link s" onClick={() => clear(e)} aria-label={`Take everything off ${sayWeekday(e.day)}`}>
+                  take off
+                </button>
+              )}
+            </div>
+          );
+        })}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,30 @@
+import { sayDay, sayPortions } from '#core/kitchen';
+import type { Supply } from '#core/session';
+import { Why } from '../app/ui.tsx';
+import { KindMark } from '../draw/KindMark.tsx';
+
+export function SupplyCard({ supply, mark, name }: { supply: Supply; mark: 'meal' | 'puree' | 'broth'; name: string }) {
+  const r = supply.runway;
+  return (
+    <section className="card" aria-label={name}>
+      <div className="cardhead">
+        <span className="row" style={{ gap: 8 }}>
+          <KindMark kind={mark} size={20} />
+          <span>{name}</span>
+        </span>
+        <Why label={name}>
+          {sayPortions(r.left)} units in store. Eaten so far: {Math.round(r.rate.k * 100)} % of what was asked for ({r.rate.loggedDays} days
+          with a log, the last four weeks weigh most). The dates are the 10, 50 and 90 % points of what may come.
+        </Why>
+      </div>
+      <div>
+        <span className="big">{supply.count}</span>
+        <span className="unit">{supply.unit}</span>
+      </div>
+      <p className="sub" style={{ fontSize: 15 }}>
+        {supply.says}
+        {r.cookBy && r.parPortions > 0 ? `. Cook by ${sayDay(r.cookBy)}` : ''}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,154 @@
+import { useState } from 'react';
+import type { Container } from '#core/contract';
+import type { ReferenceRow } from '#core/kitchen';
+import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
+import { fromPreset } from './presets.ts';
+
+const materials: readonly (readonly [string, string])[] = [
+  ['m_pp', 'plastic tub'],
+  ['m_pe_bag', 'freezer bag'],
+  ['m_foil', 'foil'],
+  ['m_jar', 'glass jar, straight'],
+  ['m_silicone_tray', 'silicone'],
+  ['m_glass_boro', 'borosilicate glass'],
+];
+
+/** A container: one tap from a common one, then how many; every figure may be corrected. */
+export function ContainerForm({
+  container,
+  presets,
+  onClose,
+}: {
+  container: Container | undefined;
+  presets: readonly ReferenceRow[];
+  onClose: () => void;
+}) {
+  const { write } = useCommands();
+  const [c, setC] = useState<Container>(
+    container ?? {
+      id: newId(),
+      name: '',
+      shape: 'tub',
+      brimMl: 500,
+      fillMl: 430,
+      heightMm: 64,
+      widthMm: 108,
+      footMm: 92,
+      depthMm: 108,
+      owned: 6,
+      oneUse: false,
+      materialId: 'm_pp',
+    },
+  );
+  const [t, setT] = useState({
+    brim: String(c.brimMl),
+    fill: String(c.fillMl),
+    owned: String(c.owned),
+    tare: c.tareG === undefined ? '' : String(c.tareG),
+    w: String(c.widthMm),
+    h: String(c.heightMm),
+    cells: String(c.cells ?? 14),
+  });
+  const preset = (row: ReferenceRow): void => {
+    const next = { ...c, ...fromPreset(row), presetId: row.id };
+    setC(next);
+    setT({ ...t, brim: String(next.brimMl), fill: String(next.fillMl), w: String(next.widthMm), h: String(next.heightMm) });
+  };
+  const brim = numberOf(t.brim) ?? 0;
+  const fill = numberOf(t.fill) ?? 0;
+  const owned = numberOf(t.owned) ?? -1;
+  const problems = [
+    ...(c.name.trim() ? [] : ['Give it a name.']),
+    ...(brim > 0 ? [] : ['How much does it hold to the brim or seal?']),
+    ...(fill > 0 && fill <= brim ? [] : ['The fill lies above 0 and at most at the brim: leave room for the ice.']),
+    ...(owned >= 0 && Number.isInteger(owned) ? [] : ['How many are there? A whole number.']),
+    ...((numberOf(t.w) ?? 0) > 0 && (numberOf(t.h) ?? 0) > 0 ? [] : ['Give its inner width and height in mm.']),
+  ];
+  const save = (): void => {
+    const { tareG: _t, cells: _c, ...rest } = c;
+    const tare = numberOf(t.tare);
+    const data: Container = {
+      ...rest,
+      name: c.name.trim(),
+      brimMl: brim,
+      fillMl: fill,
+      owned,
+      widthMm: numberOf(t.w) ?? c.widthMm,
+      heightMm: numberOf(t.h) ?? c.heightMm,
+      footMm: Math.min(c.footMm, numberOf(t.w) ?? c.footMm),
+      ...(tare !== undefined && tare >= 0 && { tareG: tare }),
+      ...(c.shape === 'tray' && { cells: Math.max(1, Math.round(numberOf(t.cells) ?? 14)) }),
+    };
+    void write([{ table: 'container', id: data.id, data }], `${data.name}: ${data.owned}`);
+    onClose();
+  };
+  return (
+    <Sheet
+      title={container ? container.name : 'A container'}
+      problems={problems}
+      onSave={save}
+      onClose={onClose}
+      onRemove={
+        container &&
+        (() => {
+          void write([{ table: 'container', id: c.id, data: null }], `${c.name} is gone`);
+          onClose();
+        })
+      }
+    >
+      {!container && (
+        <div>
+          <span className="lab">Common ones</span>
+          <div className="chips" style={{ maxHeight: 150, overflow: 'auto' }}>
+            {presets.map((p) => (
+              <Toggle key={p.id} on={c.presetId === p.id} onChange={() => preset(p)}>
+                {fromPreset(p).name ?? p.id}
+              </Toggle>
+            ))}
+          </div>
+        </div>
+      )}
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Field label="Name" value={c.name} onChange={(name) => setC({ ...c, name })} />
+        <Field label="How many" type="number" width={100} value={t.owned} onChange={(v) => setT({ ...t, owned: v })} />
+      </div>
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Field
+          label={c.shape === 'tray' ? 'One cell to the brim' : 'To the brim or seal'}
+          unit="ml"
+          type="number"
+          width={150}
+          value={t.brim}
+          onChange={(v) => setT({ ...t, brim: v })}
+        />
+        <Field label="Fill to" unit="ml" type="number" width={110} value={t.fill} onChange={(v) => setT({ ...t, fill: v })} />
+        <Field label="Inner width" unit="mm" type="number" width={120} value={t.w} onChange={(v) => setT({ ...t, w: v })} />
+        <Field label="Inner height" unit="mm" type="number" width={120} value={t.h} onChange={(v) => setT({ ...t, h: v })} />
+        <Field label="Empty weight" unit="g" type="number" width={120} value={t.tare} onChange={(v) => setT({ ...t, tare: v })} />
+        {c.shape === 'tray' && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
+      </div>
+      <div className="row wrap">
+        <Pick
+          label="Shape"
+          value={c.shape}
+          options={[
+            ['tub', 'tub'],
+            ['bag', 'bag'],
+            ['pan', 'pan'],
+            ['jar', 'jar'],
+            ['tray', 'cube tray'],
+          ]}
+          onChange={(shape) => setC({ ...c, shape })}
+        />
+        <Pick label="Material" value={c.materialId} options={materials} onChange={(materialId) => setC({ ...c, materialId })} />
+        <div style={{ alignSelf: 'flex-end' }}>
+          <Toggle on={c.oneUse} onChange={(oneUse) => setC({ ...c, oneUse })}>
+            used once
+          </Toggle>
+        </div>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,234 @@
+import { useState } from 'react';
+import type { Eater, Meal } from '#core/contract';
+import { useFrameQuery } from '../app/api.ts';
+import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
+
+const week = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
+
+const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
+
+/** Factors of an adult's appetite by stage (reference 13.4). */
+const appetites: Readonly<Record<Eater['stage'], number>> = { baby: 1, toddler: 0.3, child: 0.6, adult: 1, elder: 0.8 };
+
+const stages = [
+  ['adult', 'adult'],
+  ['elder', 'elder'],
+  ['child', 'child'],
+  ['toddler', 'toddler'],
+  ['baby', 'baby'],
+] as const;
+
+const newEater = (): Eater => ({
+  id: newId(),
+  name: '',
+  stage: 'adult',
+  appetite: 1,
+  allergens: [],
+  needs: [],
+  presence: { weekly: Object.fromEntries(week.map((d) => [d, ['dinner']])), away: [], exceptions: [] },
+});
+
+/** Who eats: appetite, what they must not eat, which meals on which days, a rota. */
+export function EaterForm({
+  eater,
+  allergenNames,
+  onClose,
+}: {
+  eater: Eater | undefined;
+  allergenNames: Record<string, string>;
+  onClose: () => void;
+}) {
+  const { write } = useCommands();
+  const today = useFrameQuery().data?.today ?? '2026-01-01';
+  const [e, setE] = useState<Eater>(eater ?? newEater());
+  const [appetite, setAppetite] = useState(String(e.appetite));
+  const [rota, setRota] = useState({
+    first: e.presence.rota?.firstDay ?? today,
+    on: String(e.presence.rota?.daysOn ?? 14),
+    off: String(e.presence.rota?.daysOff ?? 14),
+  });
+  const [onRota, setOnRota] = useState(Boolean(e.presence.rota));
+  const a = numberOf(appetite);
+  const on = numberOf(rota.on);
+  const off = numberOf(rota.off);
+  const problems = [
+    ...(e.name.trim() ? [] : ['Give a name.']),
+    ...(a !== undefined && a >= 0.1 && a <= 3 ? [] : ['An appetite lies between 0.1 and 3 plates.']),
+    ...(!onRota || (on !== undefined && off !== undefined && Number.isInteger(on) && Number.isInteger(off) && on > 0 && off > 0)
+      ? []
+      : ['A rota has whole days away and home.']),
+  ];
+  const toggleMeal = (d: (typeof week)[number], m: Meal): void => {
+    const now = e.presence.weekly[d] ?? [];
+    setE({
+      ...e,
+      presence: { ...e.presence, weekly: { ...e.presence.weekly, [d]: now.includes(m) ? now.filter((x) => x !== m) : [...now, m] } },
+    });
+  };
+  const save = (): void => {
+    const { rota: _rota, ...presence } = e.presence;
+    const { baby, ...rest } = e;
+    const data: Eater = {
+      ...rest,
+      name: e.name.trim(),
+      appetite: a ?? 1,
+      presence: { ...presence, ...(onRota && { rota: { firstDay: rota.first, daysOn: on ?? 14, daysOff: off ?? 14 } }) },
+      ...(e.stage === 'baby' && { baby: baby ?? { mealsPerDay: 2, cubesPerMeal: 3 } }),
+    };
+    void write([{ table: 'eater', id: e.id, data }], `${data.name} is at the table`);
+    onClose();
+  };
+  return (
+    <Sheet
+      title={eater ? e.name : 'Who eats?'}
+      problems={problems}
+      onSave={save}
+      onClose={onClose}
+      onRemove={
+        eater &&
+        (() => {
+          void write([{ table: 'eater', id: e.id, data: null }], `${e.name} is taken off the table`);
+          onClose();
+        })
+      }
+    >
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Field label="Name" value={e.name} onChange={(name) => setE({ ...e, name })} />
+        <Pick
+          label="Stage"
+          value={e.stage}
+          options={stages}
+          onChange={(stage) => {
+            setE({ ...e, stage });
+            setAppetite(String(appetites[stage]));
+          }}
+        />
+        {e.stage !== 'baby' && <Field label="Appetite" unit="plates" type="number" width={110} value={appetite} onChange={setAppetite} />}
+        {e.stage === 'baby' && (
+          <>
+            <Field
+              label="Born"
+              type="date"
+              width={170}
+              value={e.birthDay ?? ''}
+              onChange={(birthDay) => setE({ ...e, ...(birthDay && { birthDay }) })}
+            />
+            <Field
+              label="Meals a day"
+              type="number"
+              width={110}
+              value={String(e.baby?.mealsPerDay ?? 2)}
+              onChange={(v) =>
+                setE({
+                  ...e,
+                  baby: { mealsPerDay: Math.min(6, Math.max(1, Math.round(numberOf(v) ?? 2))), cubesPerMeal: e.baby?.cubesPerMeal ?? 3 },
+                })
+              }
+            />
+            <Field
+              label="Cubes a meal"
+              type="number"
+              width={110}
+              value={String(e.baby?.cubesPerMeal ?? 3)}
+              onChange={(v) =>
+                setE({
+                  ...e,
+                  baby: { mealsPerDay: e.baby?.mealsPerDay ?? 2, cubesPerMeal: Math.min(12, Math.max(1, Math.round(numberOf(v) ?? 3))) },
+                })
+              }
+            />
+          </>
+        )}
+      </div>
+      <div>
+        <span className="lab">At the table</span>
+        <table className="plain" style={{ width: 'auto' }}>
+          <thead>
+            <tr>
+              <th />
+              <th>Mon</th>
+              <th>Tue</th>
+              <th>Wed</th>
+              <th>Thu</th>
+              <th>Fri</th>
+              <th>Sat</th>
+              <th>Sun</th>
+            </tr>
+          </thead>
+          <tbody>
+            {meals.map((m) => (
+              <tr key={m}>
+                <td>{m}</td>
+                {week.map((d) => {
+                  const is = e.presence.weekly[d]?.includes(m) ?? false;
+                  return (
+                    <td key={d} style={{ padding: 4 }}>
+                      <button
+                        type="button"
+                        className="tick"
+                        role="checkbox"
+                        aria-checked={is}
+                        aria-label={`${m} on ${d}`}
+                        onClick={() => toggleMeal(d, m)}
+                      >
+                        {is ? '✓' : ''}
+                      </button>
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <div>
+        <Toggle on={onRota} onChange={setOnRota}>
+          Works a rota
+        </Toggle>
+        {onRota && (
+          <div className="row wrap" style={{ marginTop: 8 }}>
+            <Field label="First day away" type="date" width={170} value={rota.first} onChange={(first) => setRota({ ...rota, first })} />
+            <Field label="Days away" type="number" width={100} value={rota.on} onChange={(v) => setRota({ ...rota, on: v })} />
+            <Field label="Days home" type="number" width={100} value={rota.off} onChange={(v) => setRota({ ...rota, off: v })} />
+          </div>
+        )}
+      </div>
+      <div>
+        <span className="lab">Must not eat</span>
+        <div className="chips">
+          {Object.entries(allergenNames).map(([id, name]) => (
+            <Toggle
+              key={id}
+              on={e.allergens.includes(id)}
+              onChange={(yes) => setE({ ...e, allergens: yes ? [...e.allergens, id] : e.allergens.filter((x) => x !== id) })}
+            >
+              {name}
+            </Toggle>
+          ))}
+        </div>
+      </div>
+      <div className="chips">
+        <Toggle
+          on={e.needs.includes('lowSalt')}
+          onChange={(yes) => setE({ ...e, needs: yes ? [...e.needs, 'lowSalt'] : e.needs.filter((n) => n !== 'lowSalt') })}
+        >
+          low salt
+        </Toggle>
+        <Toggle
+          on={e.needs.includes('vegetarian')}
+          onChange={(yes) => setE({ ...e, needs: yes ? [...e.needs, 'vegetarian'] : e.needs.filter((n) => n !== 'vegetarian') })}
+        >
+          vegetarian
+        </Toggle>
+        <Toggle
+          on={e.needs.includes('noPork')}
+          onChange={(yes) => setE({ ...e, needs: yes ? [...e.needs, 'noPork'] : e.needs.filter((n) => n !== 'noPork') })}
+        >
+          no pork
+        </Toggle>
+      </div>
+    </Sheet>
+  );
+}

@@ -1,0 +1,87 @@
+import { useState } from 'react';
+import type { Place } from '#core/contract';
+import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { Field, numberOf, Pick, Sheet } from './fields.tsx';
+
+/** A cold place with its baskets or shelves. */
+export function PlaceForm({ place, onClose }: { place: Place | undefined; onClose: () => void }) {
+  const { write } = useCommands();
+  const [p, setP] = useState<Place>(
+    place ?? {
+      id: newId(),
+      name: '',
+      kind: 'freezer',
+      litres: 70,
+      temperatureC: -18,
+      zones: [
+        { id: newId(), name: 'top', litres: 35 },
+        { id: newId(), name: 'drawer', litres: 35 },
+      ],
+      prefers: [],
+    },
+  );
+  const [t, setT] = useState({ litres: String(p.litres), temp: String(p.temperatureC), zones: p.zones.map((z) => z.name).join(', ') });
+  const litres = numberOf(t.litres) ?? 0;
+  const temp = numberOf(t.temp);
+  const names = t.zones
+    .split(',')
+    .map((z) => z.trim())
+    .filter(Boolean);
+  const problems = [
+    ...(p.name.trim() ? [] : ['Give it a name.']),
+    ...(litres > 0 && litres <= 2000 ? [] : ['How many litres does it hold?']),
+    ...(temp !== undefined && temp >= -60 && temp <= 40 ? [] : ['How cold is it, in °C?']),
+    ...(names.length > 0 ? [] : ['Name at least one shelf or basket.']),
+  ];
+  const save = (): void => {
+    const zones = names.map((name, i) => ({
+      id: p.zones[i]?.id ?? newId(),
+      name,
+      litres:
+        names.length === p.zones.length && litres === p.litres ? (p.zones[i]?.litres ?? litres / names.length) : litres / names.length,
+    }));
+    void write(
+      [{ table: 'place', id: p.id, data: { ...p, name: p.name.trim(), litres, temperatureC: temp ?? -18, zones } }],
+      `${p.name} is noted`,
+    );
+    onClose();
+  };
+  return (
+    <Sheet
+      title={place ? place.name : 'A cold place'}
+      problems={problems}
+      onSave={save}
+      onClose={onClose}
+      onRemove={
+        place &&
+        (() => {
+          void write([{ table: 'place', id: p.id, data: null }], `${p.name} is gone`);
+          onClose();
+        })
+      }
+    >
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Field label="Name" value={p.name} onChange={(name) => setP({ ...p, name })} />
+        <Pick
+          label="Kind"
+          value={p.kind}
+          options={[
+            ['freezer', 'freezer'],
+            ['chest', 'chest freezer'],
+            ['fridge', 'fridge'],
+            ['coolRoom', 'cool room'],
+            ['shelf', 'shelf'],
+          ]}
+          onChange={(kind) => setP({ ...p, kind })}
+        />
+      </div>
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Field label="Litres" type="number" width={100} value={t.litres} onChange={(v) => setT({ ...t, litres: v })} />
+        <Field label="Temperature" unit="°C" type="number" width={130} value={t.temp} onChange={(v) => setT({ ...t, temp: v })} />
+        <Field label="Shelves or baskets, with commas" value={t.zones} onChange={(v) => setT({ ...t, zones: v })} />
+      </div>
+      <Field label="What to know about it" value={p.note ?? ''} onChange={(note) => setP({ ...p, note })} />
+    </Sheet>
+  );
+}

@@ -1,0 +1,195 @@
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { countOf, sayVolume } from '#core/kitchen';
+import { cautionsFor } from '#core/safety';
+import { filledData, labelContent, type BatchView, type SessionView } from '#core/session';
+import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
+import { takeCodes } from '../app/codes.ts';
+import { useCommands, type NewEvent } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { Cautions } from '../app/ui.tsx';
+import { FillView } from '../draw/FillView.tsx';
+import { LabelDrawing } from '../draw/LabelDrawing.tsx';
+import { previewOf } from './usePreview.ts';
+import { WeighCard } from './WeighCard.tsx';
+import { optionsFor, sayResult } from './options.ts';
+
+export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
+  const kitchen = useKitchenQuery().data;
+  const frame = useFrameQuery().data;
+  const { log } = useCommands();
+  const [chosen, setChosen] = useState('plan');
+  const [problem, setProblem] = useState<string>();
+  const [weighing, setWeighing] = useState(b.yield.how === 'planned');
+  const frees = useMemo(() => (kitchen?.containers ?? []).map((c) => ({ container: c.container, free: c.free })), [kitchen]);
+  if (!kitchen || !frame) return null;
+  const options = optionsFor(b, view, frees, frame.household.groupSizes);
+  const option = options.find((o) => o.id === chosen) ?? options[0];
+  const choice = option?.result.ok ? option.result.choice : undefined;
+  const pots = kitchen.equipment.filter((e) => (e.kind === 'pot' || e.kind === 'pan') && e.tareG !== undefined);
+  const plan = {
+    revision: b.revision,
+    batchId: b.batch.id,
+    sessionId: view.session.id,
+    lot: b.lot,
+    day: view.session.day,
+    densityGPerMl: b.yield.densityGPerMl,
+  };
+  const first = choice?.groups[0];
+  const sample =
+    first &&
+    filledData(
+      plan,
+      { code: '22222', container: first.container, portions: first.portionsEach, ml: first.mlEach, n: 1, of: choice.packs },
+      b.facts[first.container.id] ?? { reheat: [] },
+    );
+  const allergenNames = new Map(Object.entries(kitchen.allergenNames));
+  const drawn = sample?.ok
+    ? previewOf(labelContent({ packId: 'sample', ...sample.data }, allergenNames), frame.household.address ?? '')
+    : undefined;
+  const fill = async (): Promise<void> => {
+    if (!choice) return;
+    const codes = await takeCodes(choice.packs);
+    if (!codes) {
+      setProblem('No codes are left on this device and Tambo does not answer. Nothing was changed; try again when it is back.');
+      return;
+    }
+    const events: NewEvent[] = [];
+    let n = 0;
+    for (const g of choice.groups) {
+      for (let i = 0; i < g.packs; i += 1) {
+        n += 1;
+        const made = filledData(
+          plan,
+          { code: codes[n - 1] ?? '', container: g.container, portions: g.portionsEach, ml: g.mlEach, n, of: choice.packs },
+          b.facts[g.container.id] ?? { reheat: [] },
+        );
+        if (!made.ok) {
+          setProblem(`Not packed: ${made.why}. Nothing was changed.`);
+          return;
+        }
+        events.push({ type: 'filled', subjects: [newId()], data: made.data });
+      }
+    }
+    if (choice.tonightMl >= 20)
+      events.push({
+        type: 'eatenTonight',
+        subjects: [view.session.id],
+        data: { batchId: b.batch.id, day: frame.today, shares: [], volumeMl: Math.round(choice.tonightMl) },
+      });
+    setProblem(undefined);
+    await log(events, `${b.revision.name}: ${countOf(choice.packs, 'pack')} filled`);
+  };
+  return (
+    <>
+      {weighing ? <WeighCard key={b.batch.id} b={b} sessionId={view.session.id} pots={pots} onDone={() => setWeighing(false)} /> : null}
+      <div className="row wrap" style={{ margin: '14px 0', gap: 10, alignItems: 'stretch' }} role="radiogroup" aria-label="How to pack it">
+        {options.map((o) => (
+          <button
+            type="button"
+            key={o.id}
+            role="radio"
+            aria-checked={o.id === option?.id}
+            onClick={() => setChosen(o.id)}
+            className="grow"
+            style={{
+              textAlign: 'left',
+              border: `1.5px solid ${o.id === option?.id ? 'var(--rim)' : 'var(--line)'}`,
+              background: o.id === option?.id ? 'var(--pale)' : 'var(--card)',
+              borderRadius: 10,
+              padding: '9px 12px',
+              font: 'inherit',
+              color: 'inherit',
+              cursor: 'pointer',
+              minWidth: 220,
+            }}
+          >
+            <b>{o.name}</b>
+            <div className="sub" style={{ fontSize: 15 }}>
+              {sayResult(o.result, b.revision.kind)}
+            </div>
+            {o.result.ok && o.result.choice.tonightMl >= 20 && (
+              <div style={{ fontSize: 15 }}>{sayVolume(Math.round(o.result.choice.tonightMl))} for tonight</div>
+            )}
+          </button>
+        ))}
+      </div>
+      {problem && (
+        <p className="note bad" role="alert" style={{ marginBottom: 14 }}>
+          {problem}
+        </p>
+      )}
+      <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.6fr) 420px', alignItems: 'start' }}>
+        <section className="card" aria-label="Fill">
+          <div className="cardhead">
+            <h2>
+              {b.cubes
+                ? `${b.cubes.cubes} cubes in ${countOf(b.cubes.rounds, 'round')} of ${b.cubes.cellsPerRound}, then into bags`
+                : 'Fill to the red line'}
+            </h2>
+            <span className="quiet">drawn to scale</span>
+          </div>
+          {choice && choice.groups.length > 0 ? (
+            <FillView
+              groups={choice.groups}
+              kind={b.revision.kind}
+              densityGPerMl={b.yield.densityGPerMl}
+              cubes={b.revision.cubeMl !== undefined}
+            />
+          ) : (
+            <p className="note warn">
+              {option ? sayResult(option.result, b.revision.kind) : ''}.{' '}
+              {option && !option.result.ok && option.result.why === 'nothingFree' ? (
+                <>
+                  Wash up the empties in <Link to="/kitchen?tab=containers">Kitchen</Link>, or add what you have.
+                </>
+              ) : null}
+            </p>
+          )}
+          {choice && (
+            <div className="row" style={{ marginTop: 16 }}>
+              <button type="button" className="btn l" disabled={choice.packs === 0} onClick={() => void fill()}>
+                Filled: {countOf(choice.packs, 'pack')}
+              </button>
+              {!weighing && (
+                <button type="button" className="btn l o" onClick={() => setWeighing(true)}>
+                  Weigh again
+                </button>
+              )}
+            </div>
+          )}
+        </section>
+        <div className="stack">
+          <section className="card" aria-label="The label">
+            <div className="cardhead">
+              <h2>The label</h2>
+              <span className="quiet">63.5 x 38.1 mm</span>
+            </div>
+            {drawn?.ok ? (
+              <LabelDrawing label={drawn.label} width="100%" />
+            ) : (
+              <p className="note bad">
+                {drawn ? drawn.needed : sample && !sample.ok ? `No label: ${sample.why}.` : 'Choose how to pack it first.'}
+              </p>
+            )}
+            {drawn?.ok && drawn.label.moved.length > 0 && (
+              <p className="sub" style={{ marginTop: 8 }}>
+                Goes to the session sheet: {drawn.label.moved.map((m) => `${m.head.toLowerCase()} ${m.text}`).join(' ')}
+              </p>
+            )}
+            {b.lot.life.ok && (
+              <p className="sub" style={{ marginTop: 8 }}>
+                The code is given when it is filled. Keeps {b.lot.life.life.months} months because of the {b.lot.life.life.part} (
+                {b.lot.life.life.source}).
+              </p>
+            )}
+          </section>
+          <Cautions
+            list={cautionsFor(b.revision.kind === 'puree' ? ['cooling', 'baby'] : ['cooling'], frame.household.country)}
+            title="Before it goes in"
+          />
+        </div>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,48 @@
+import { sayMinutes, sayVolume } from '#core/kitchen';
+import { type SessionView } from '#core/session';
+import { Why } from '../app/ui.tsx';
+
+export function FitCard({ view, busy }: { view: SessionView | undefined; busy: boolean }) {
+  return (
+    <section className="card" aria-label="Does it fit" aria-busy={busy}>
+      <h2>{!view || view.fit.rows.length === 0 ? 'Does it fit?' : view.fit.fits ? 'It fits' : 'It does not fit yet'}</h2>
+      {!view || view.fit.rows.length === 0 ? (
+        <p className="quiet">Pick a dish: containers, freezer room and hours are checked as you type.</p>
+      ) : (
+        view.fit.rows.map((r) => {
+          const share = r.have > 0 ? r.need / r.have : r.need > 0 ? 2 : 0;
+          const say = (n: number): string =>
+            r.unit === 'ml' ? sayVolume(Math.round(n / 100) * 100) : r.unit === 'min' ? sayMinutes(n) : String(n);
+          return (
+            <div key={r.id} style={{ marginBottom: 12 }}>
+              <div className="row" style={{ justifyContent: 'space-between' }}>
+                <span>{r.name}</span>
+                <span>
+                  <b>{say(r.need)}</b> <span className="quiet">of {say(r.have)}</span> <Why label={r.name}>{r.says}.</Why>
+                </span>
+              </div>
+              <div
+                className={`bar${!r.fits ? ' over' : share > 0.85 ? ' tight' : ''}`}
+                role="img"
+                aria-label={`${r.name}: ${Math.round(share * 100)} %`}
+              >
+                <i style={{ width: `${Math.min(100, share * 100)}%` }} />
+              </div>
+              {!r.fits && (
+                <div className="note bad" style={{ marginTop: 6 }}>
+                  {r.says} Ways out: {r.waysOut.join('; ')}.
+                </div>
+              )}
+            </div>
+          );
+        })
+      )}
+      {view?.fit.binding && <p className="reading">{view.fit.binding}</p>}
+      {view?.schedule && view.schedule.makespanMin > 0 && (
+        <p className="sub" style={{ marginTop: 6 }}>
+          No order of work ends before {sayMinutes(view.schedule.boundMin)}.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import type { Line, Unit } from '#core/contract';
+import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
+import { useIngredientsQuery } from '../app/api.ts';
+
+/** Finds the ingredient a line means; typing searches, a tap takes it. */
+function IngredientPick({ line, onPick }: { line: Line; onPick: (id: string, name: string) => void }) {
+  const [q, setQ] = useState(line.name);
+  const [open, setOpen] = useState(false);
+  const found = useIngredientsQuery(q, { skip: !open || q.length < 2 }).data ?? [];
+  return (
+    <div style={{ position: 'relative' }}>
+      <input
+        className="field"
+        style={{ width: '100%' }}
+        aria-label={`Ingredient for “${line.written}”`}
+        value={q}
+        onFocus={() => setOpen(true)}
+        onChange={(e) => {
+          setQ(e.currentTarget.value);
+          setOpen(true);
+        }}
+      />
+      {open && found.length > 0 && (
+        <div className="card" style={{ position: 'absolute', zIndex: 10, left: 0, right: 0, padding: 6, maxHeight: 230, overflow: 'auto' }}>
+          {found.map((r) => (
+            <button
+              type="button"
+              key={r.id}
+              className="link"
+              style={{ display: 'block', width: '100%', textAlign: 'left', padding: '6px 8px' }}
+              onClick={() => {
+                onPick(r.id, r.name);
+                setQ(r.name);
+                setOpen(false);
+              }}
+            >
+              {r.name}
+            </button>
+          ))}
+        </div>
+      )}
+    </div>
+  );
+}
+
+const units = Object.keys(unitFacts) as Unit[];
+
+/** One line as read: amount, unit, ingredient and form stay editable, what was written stays visible. */
+export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l: Line) => void; onRemove: () => void }) {
+  const [amount, setAmount] = useState(line.amount !== undefined ? String(Number(toNumber(line.amount).toFixed(3))) : '');
+  const bad = amount.trim() !== '' && !(Number(amount.replace(',', '.')) > 0);
+  const setA = (text: string): void => {
+    setAmount(text);
+    const n = Number(text.replace(',', '.'));
+    const { amount: _a, ...rest } = line;
+    if (text.trim() === '') onChange(rest);
+    else if (n > 0) onChange({ ...line, amount: fromNumber(n), unit: line.unit ?? 'piece' });
+  };
+  return (
+    <tr>
+      <td style={{ width: '32%' }}>
+        <div>{line.written}</div>
+        {line.item.type === 'unmatched' && <span className="tag s">not known here</span>}
+        {bad && (
+          <div className="sub" style={{ color: 'var(--tomato)' }}>
+            “{amount}” is no amount: the last good one is kept
+          </div>
+        )}
+      </td>
+      <td>
+        <input
+          className="field"
+          style={{ width: 84, textAlign: 'right' }}
+          inputMode="decimal"
+          aria-label={`Amount of ${line.name}`}
+          aria-invalid={bad}
+          value={amount}
+          onChange={(e) => setA(e.currentTarget.value)}
+        />
+      </td>
+      <td>
+        <select
+          className="field"
+          aria-label={`Unit of ${line.name}`}
+          value={line.unit ?? ''}
+          onChange={(e) => {
+            const { unit: _u, ...rest } = line;
+            onChange(e.currentTarget.value ? { ...line, unit: e.currentTarget.value as Unit } : rest);
+          }}
+        >
+          <option value="">none</option>
+          {units.map((u) => (
+            <option key={u} value={u}>
+              {u === 'piece' ? 'pieces' : unitFacts[u].short}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td style={{ width: '26%' }}>
+        <IngredientPick line={line} onPick={(id, name) => onChange({ ...line, item: { type: 'ingredient', id }, name })} />
+      </td>
+      <td>
+        <select
+          className="field"
+          aria-label={`Form of ${line.name}`}
+          value={line.form ?? ''}
+          onChange={(e) => {
+            const { form: _f, ...rest } = line;
+            onChange(e.currentTarget.value ? { ...line, form: e.currentTarget.value as NonNullable<Line['form']> } : rest);
+          }}
+        >
+          <option value="">as it is</option>
+          {[
+            'diced',
+            'sliced',
+            'grated',
+            'chopped',
+            'minced',
+            'pureed',
+            'peeled',
+            'cubed',
+            'drained',
+            'cooked',
+            'halved',
+            'torn',
+            'rinsed',
+          ].map((f) => (
+            <option key={f}>{f}</option>
+          ))}
+        </select>
+      </td>
+      <td className="num">
+        <button type="button" className="link s danger" aria-label={`Leave out ${line.written}`} onClick={onRemove}>
+          leave out
+        </button>
+      </td>
+    </tr>
+  );
+}

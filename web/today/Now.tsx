@@ -1,0 +1,156 @@
+import { Link } from 'react-router';
+import { clockOf, dayOf, sayNear } from '#core/kitchen';
+import type { PackState } from '#core/store';
+import type { TodayAnswer } from '#core/session';
+import { useCommands } from '../app/commands.ts';
+import { DueTag } from '../app/ui.tsx';
+import { ContainerIcon } from '../draw/ContainerIcon.tsx';
+import { KindMark } from '../draw/KindMark.tsx';
+import { amountOf, placeName } from '../store/words.ts';
+import { dishes } from './dishes.ts';
+
+interface Group {
+  name: string;
+  packs: PackState[];
+  day: string;
+  by: string;
+}
+
+/** Packs of one dish for one evening come out together. */
+function grouped(takeOut: TodayAnswer['view']['takeOut']): Group[] {
+  const groups = new Map<string, Group>();
+  for (const { pack, day, by } of takeOut) {
+    const key = `${pack.recipeId ?? pack.name}|${day}`;
+    const g = groups.get(key);
+    if (g) g.packs.push(pack);
+    else groups.set(key, { name: pack.name, packs: [pack], day, by });
+  }
+  return [...groups.values()];
+}
+
+export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now: string }) {
+  const { log } = useCommands();
+  const { view, today } = data;
+  const groups = grouped(view.takeOut);
+  const first = groups[0];
+  const rest = groups.slice(1, 3);
+  const nothing =
+    !first && view.fridge.length === 0 && view.unlabelled.length === 0 && view.probable.length === 0 && view.unplaced.length === 0;
+  const pull = (g: Group): void =>
+    void log(
+      g.packs.map((p) => ({ type: 'pulled' as const, subjects: [p.packId], data: { day: g.day, meal: 'dinner' as const } })),
+      `${g.name} is in the fridge`,
+    );
+  const byText = (g: Group): string =>
+    g.by <= now ? 'now' : `by ${dayOf(g.by, zone) === today ? '' : `${sayNear(dayOf(g.by, zone), today)} `}${clockOf(g.by, zone)}`;
+  return (
+    <section className="card" aria-label="Now">
+      <h2>Now</h2>
+      {first && (
+        <div className="note" style={{ marginBottom: 8 }}>
+          <div className="row" style={{ gap: 16 }}>
+            <ContainerIcon shape={first.packs.some((p) => p.reheat.join().includes('out of the bag')) ? 'bag' : 'tub'} />
+            <div className="grow">
+              <div style={{ fontSize: 19, fontWeight: 700, lineHeight: 1.25 }}>
+                Take {first.packs.length === 1 ? '1 pack' : `${first.packs.length} packs`} out to the fridge {byText(first)}
+              </div>
+              <div>
+                {first.name}, for {sayNear(first.day, today)}’s dinner
+              </div>
+              <div className="sub">
+                {[...new Set(first.packs.map((p) => placeName(data.places, p)))].join('; ')}. Needs{' '}
+                {first.packs[0]?.thaw ?? 'about a day in the fridge'}.
+              </div>
+            </div>
+          </div>
+          <div className="row wrap" style={{ marginTop: 10, gap: 10 }}>
+            <button type="button" className="btn" onClick={() => pull(first)}>
+              {first.packs.length === 1 ? 'It’s in the fridge' : 'They’re in the fridge'}
+            </button>
+            <Link className="btn o" to="/eat">
+              Swap
+            </Link>
+          </div>
+        </div>
+      )}
+      <ul className="rows">
+        {rest.map((g) => (
+          <li key={g.name + g.day}>
+            <KindMark kind={g.packs[0]?.kind ?? 'meal'} size={26} />
+            <div className="grow">
+              <div className="strong">
+                {g.name}, {g.packs.length}
+              </div>
+              <div className="sub">
+                out of the freezer {byText(g)}, for {sayNear(g.day, today)}
+              </div>
+            </div>
+            <button type="button" className="btn o s" onClick={() => pull(g)}>
+              Done
+            </button>
+          </li>
+        ))}
+        {dishes(view.fridge)
+          .slice(0, 3)
+          .map(({ first: { pack, due }, packs, left }) => (
+            <li key={pack.packId}>
+              <KindMark kind={pack.kind} size={26} />
+              <div className="grow">
+                <Link className="main" to={`/p/${pack.code}`}>
+                  {pack.name}, {amountOf({ kind: pack.kind, left })}
+                </Link>
+                <div className="sub">
+                  {packs > 1 ? `${packs} packs ` : ''}in the fridge
+                  {pack.planned ? `, for ${pack.planned.day === today ? 'tonight' : sayNear(pack.planned.day, today)}` : ''}, eat by{' '}
+                  {sayNear(due.day, today)}
+                </div>
+              </div>
+              <DueTag {...due} />
+            </li>
+          ))}
+        {view.probable.map((p) => (
+          <li key={p.packId}>
+            <KindMark kind={p.kind} size={26} />
+            <div className="grow">
+              <Link className="main" to={`/p/${p.code}`}>
+                {p.name}, {amountOf(p)}
+              </Link>
+              <div className="sub">was planned for {sayNear(p.planned?.day ?? today, today)}: probably eaten. Was it?</div>
+            </div>
+            <Link className="btn o s" to={`/eat?settle=${p.packId}`}>
+              Settle
+            </Link>
+          </li>
+        ))}
+        {view.unlabelled.length > 0 && (
+          <li>
+            <KindMark kind={view.unlabelled[0]?.kind ?? 'meal'} size={26} />
+            <div className="grow">
+              <Link className="main" to={`/p/${view.unlabelled[0]?.code ?? ''}`}>
+                {view.unlabelled[0]?.name}
+              </Link>
+              <div className="sub">
+                {view.unlabelled.length === 1 ? '1 pack has no label yet' : `${view.unlabelled.length} packs have no label yet`}
+              </div>
+            </div>
+            <Link className="tag t" to={view.unlabelled[0]?.sessionId ? `/pack/${view.unlabelled[0].sessionId}/labels` : '/store'}>
+              label
+            </Link>
+          </li>
+        )}
+        {view.unplaced.length > 0 && (
+          <li>
+            <div className="grow">
+              <div className="strong">{view.unplaced.length} packs stand outside</div>
+              <div className="sub">filled, not put away yet</div>
+            </div>
+            <Link className="tag t" to="/store">
+              put away
+            </Link>
+          </li>
+        )}
+        {nothing && <li className="quiet">Nothing presses. Pick a pack from Eat first for one of the coming evenings.</li>}
+      </ul>
+    </section>
+  );
+}
