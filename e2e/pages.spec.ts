@@ -22,6 +22,7 @@ test('no page has a serious accessibility fault, and none scrolls sideways', asy
     `/cook/${next.id}`,
     `/pack/${next.id}`,
     `/pack/${done.id}/labels`,
+    `/pack/${done.id}/sheet`,
     '/store',
     `/p/${packs[0]!.code}`,
     '/p/AAAAA',

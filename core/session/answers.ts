@@ -32,6 +32,8 @@ export interface FrameAnswer {
   now: Instant;
   today: Day;
   stopped: boolean;
+  /** Tells this household's database from any other. */
+  storeId: string;
   household: Household;
   strip: StripMark[];
   supplies: Supplies;

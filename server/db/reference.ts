@@ -1,4 +1,5 @@
 import { and, eq } from 'drizzle-orm';
+import { ulid } from 'ulid';
 import {
   bagRows,
   headspaceRows,
@@ -66,6 +67,15 @@ export function loadReference(db: Db): void {
 interface RowTypes {
   ingredient: IngredientRow;
   life: LifeRow;
+}
+
+/** What tells this database from any other: entries and codes kept on a device belong to one. */
+export function storeId(db: Db): string {
+  const stored = db.select().from(meta).where(eq(meta.key, 'storeId')).get();
+  if (typeof stored?.value === 'string') return stored.value;
+  const made = ulid();
+  db.insert(meta).values({ key: 'storeId', value: made }).run();
+  return made;
 }
 
 /** Rows of a reference table as this household sees them: its own edit, else as shipped. */

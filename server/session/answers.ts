@@ -17,7 +17,7 @@ import {
 } from '#core/session';
 import { probablyEaten } from '#core/eat';
 import { dueOf } from '#core/store';
-import { allDocuments, documentById, schema } from '../db/index.ts';
+import { allDocuments, documentById, schema, storeId } from '../db/index.ts';
 import { eventsOf } from '../events/index.ts';
 import { notFound, type Context } from '../http.ts';
 import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
@@ -100,6 +100,7 @@ export function frameAnswer(ctx: Context): FrameAnswer {
     now: ctx.clock.now(),
     today,
     stopped: ctx.clock.stopped,
+    storeId: storeId(ctx.db),
     household: world.household,
     strip: stock
       .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, today, world.household.timeZone) }))

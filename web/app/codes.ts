@@ -1,22 +1,23 @@
+import { useEffect, useState } from 'react';
 import { device } from './device.ts';
 
 /** Codes kept on this device, so that packs can be filled without a connection (DECISIONS 1). */
 const keep = 200;
 const refillBelow = 100;
-const storeKey = 'tambo.codes';
+const keyOf = (storeId: string): string => `tambo.codes.${storeId}`;
 
-function kept(): string[] {
+function kept(storeId: string): string[] {
   try {
-    const list: unknown = JSON.parse(localStorage.getItem(storeKey) ?? '[]');
+    const list: unknown = JSON.parse(localStorage.getItem(keyOf(storeId)) ?? '[]');
     return Array.isArray(list) ? list.filter((c): c is string => typeof c === 'string') : [];
   } catch {
     return [];
   }
 }
 
-const put = (codes: readonly string[]): void => {
+const put = (storeId: string, codes: readonly string[]): void => {
   try {
-    localStorage.setItem(storeKey, JSON.stringify(codes));
+    localStorage.setItem(keyOf(storeId), JSON.stringify(codes));
   } catch {
     // without a store the next page load asks for new ones
   }
@@ -36,8 +37,8 @@ async function refill(count: number): Promise<string[]> {
  * Takes so many unused codes; asks the server for more when few are left.
  * @returns undefined when too few are kept here and the server does not answer
  */
-export async function takeCodes(count: number): Promise<string[] | undefined> {
-  let codes = kept();
+export async function takeCodes(storeId: string, count: number): Promise<string[] | undefined> {
+  let codes = kept(storeId);
   if (codes.length < count) {
     try {
       codes = [...codes, ...(await refill(Math.max(count - codes.length, keep - codes.length)))];
@@ -47,11 +48,32 @@ export async function takeCodes(count: number): Promise<string[] | undefined> {
   }
   const taken = codes.slice(0, count);
   const left = codes.slice(count);
-  put(left);
+  put(storeId, left);
   if (left.length < refillBelow)
     void refill(keep - left.length).then(
-      (more) => put([...kept(), ...more]),
+      (more) => put(storeId, [...kept(storeId), ...more]),
       () => undefined,
     );
   return taken;
+}
+
+/** The code that the next filled pack gets; asks for a store of codes when none is kept here yet. */
+export function useNextCode(storeId: string | undefined, packsSoFar: number): string | undefined {
+  const [code, setCode] = useState<string>();
+  useEffect(() => {
+    if (!storeId) return;
+    const [first] = kept(storeId);
+    if (first) {
+      setCode(first);
+      return;
+    }
+    void refill(keep).then(
+      (codes) => {
+        put(storeId, [...kept(storeId), ...codes]);
+        setCode(kept(storeId)[0]);
+      },
+      () => undefined,
+    );
+  }, [storeId, packsSoFar]);
+  return code;
 }

@@ -27,6 +27,7 @@ export const router = createBrowserRouter([
       { path: 'pack', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToPack') },
       { path: 'pack/:id', lazy: lazy(() => import('../pack/PackPage.tsx'), 'PackPage') },
       { path: 'pack/:id/labels', lazy: lazy(() => import('../pack/LabelsPage.tsx'), 'LabelsPage') },
+      { path: 'pack/:id/sheet', lazy: lazy(() => import('../pack/SheetPage.tsx'), 'SheetPage') },
       { path: 'store', lazy: lazy(() => import('../store/StorePage.tsx'), 'StorePage') },
       { path: 'p/:code', lazy: lazy(() => import('../store/PackDetailPage.tsx'), 'PackDetailPage') },
       { path: 'eat', lazy: lazy(() => import('../eat/EatPage.tsx'), 'EatPage') },

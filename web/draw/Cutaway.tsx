@@ -4,45 +4,7 @@ import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
 import { amountOf } from '../store/words.ts';
-
-interface Tile {
-  pack: PackBrief;
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-
-/**
- * Tiles in rows, the soonest due first: a tile's area is its pack's outside times the scale, so that the eye reads room.
- * Each row takes the height that suits the packs in it. When a zone holds more than its own litres, all its tiles shrink alike.
- */
-export function tilesIn(packs: readonly PackBrief[], x: number, y: number, w: number, h: number, areaPerMl: number): Tile[] {
-  const gap = 3;
-  for (let shrink = 1; shrink > 0.1; shrink *= 0.92) {
-    const unit = areaPerMl * shrink;
-    const tiles: Tile[] = [];
-    let cx = x;
-    let cy = y;
-    let rowH = 0;
-    for (const pack of packs) {
-      const area = pack.outerMl * unit;
-      const own = Math.max(15, Math.min(56, Math.sqrt(area / 1.55)));
-      // a pack much smaller or larger than the row, or past its end, begins a new one
-      if (rowH > 0 && (cx + area / rowH > x + w + 0.5 || own < rowH * 0.6 || own > rowH * 1.7)) {
-        cx = x;
-        cy += rowH + gap;
-        rowH = 0;
-      }
-      if (rowH === 0) rowH = own;
-      const tw = Math.min(w, area / rowH);
-      tiles.push({ pack, x: cx, y: cy, w: Math.max(2, tw - gap), h: rowH });
-      cx += tw;
-    }
-    if (cy + rowH <= y + h + 0.5) return tiles;
-  }
-  return [];
-}
+import { layTiles } from './tiles.ts';
 
 interface Props {
   place: Place;
@@ -66,7 +28,16 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
   const H = chest ? 390 : 380;
   const head = 22;
   const areaPerMl = (W * (H - (chest ? head : head * place.zones.length))) / (room.usableMl > 0 ? room.usableMl : place.litres * 1000);
-  let at = 0;
+  const starts = place.zones.map((_, i) => place.zones.slice(0, i).reduce((sum, z) => sum + z.litres, 0) / total);
+  const zones = place.zones.map((zone, i) => {
+    const share = zone.litres / total;
+    const start = starts[i] ?? 0;
+    const box = chest ? { x: W * start, y: 0, w: W * share, h: H } : { x: 0, y: H * start, w: W, h: H * share };
+    // a pack whose basket is gone stands in the first one
+    const mine = packs.filter((p) => p.zoneId === zone.id || (i === 0 && !place.zones.some((z) => z.id === p.zoneId)));
+    return { zone, box, packs: mine, room: { x: box.x + 8, y: box.y + head + 2, w: box.w - 14, h: box.h - head - 8 } };
+  });
+  const laid = layTiles(zones, areaPerMl);
   return (
     <svg
       viewBox={`-3 -3 ${W + 6} ${H + 6}`}
@@ -75,15 +46,8 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
       aria-label={`${place.name}: ${packs.length} packs, ${sayVolume(room.freeMl)} free`}
     >
       <rect x="0" y="0" width={W} height={H} rx="10" fill="var(--pale)" stroke="var(--rim)" strokeWidth="3.5" />
-      {place.zones.map((zone, i) => {
-        const share = zone.litres / total;
-        const zx = chest ? at : 0;
-        const zy = chest ? 0 : at;
-        const zw = chest ? W * share : W;
-        const zh = chest ? H : H * share;
-        at += chest ? zw : zh;
-        const mine = packs.filter((p) => p.zoneId === zone.id);
-        const tiles = tilesIn(mine, zx + 8, zy + head + 2, zw - 14, zh - head - 8, areaPerMl);
+      {zones.map(({ zone, box: { x: zx, y: zy }, packs: mine }, i) => {
+        const tiles = laid[i] ?? [];
         return (
           <g key={zone.id}>
             {i > 0 &&

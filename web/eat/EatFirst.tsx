@@ -43,7 +43,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
       ) : (
         <ul
           className="rows"
-          style={{ maxHeight: 470, overflow: 'auto', paddingRight: 6 }}
+          style={{ maxHeight: 860, overflow: 'auto', paddingRight: 6 }}
           tabIndex={0}
           aria-label="Packs, the soonest due first"
         >

@@ -105,15 +105,16 @@ export function EatPage() {
           className="grid"
           style={{ gridTemplateColumns: `repeat(${1 + (data.supplies.baby ? 1 : 0) + (data.supplies.broth ? 1 : 0)}, minmax(0,1fr))` }}
         >
-          <SupplyCard supply={data.supplies.dinners} mark="meal" name="Dinners" />
+          <SupplyCard today={data.today} supply={data.supplies.dinners} mark="meal" name="Dinners" />
           {data.supplies.baby && (
             <SupplyCard
+              today={data.today}
               supply={data.supplies.baby}
               mark="puree"
               name={`Meals for ${data.eaters.find((e) => e.stage === 'baby')?.name ?? 'the baby'}`}
             />
           )}
-          {data.supplies.broth && <SupplyCard supply={data.supplies.broth} mark="broth" name="Broth" />}
+          {data.supplies.broth && <SupplyCard today={data.today} supply={data.supplies.broth} mark="broth" name="Broth" />}
         </div>
         <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.25fr) minmax(0,1fr)', alignItems: 'start' }}>
           <EatFirst data={data} onLog={setLog} />

@@ -3,7 +3,17 @@ import type { Supply } from '#core/session';
 import { Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
-export function SupplyCard({ supply, mark, name }: { supply: Supply; mark: 'meal' | 'puree' | 'broth'; name: string }) {
+export function SupplyCard({
+  supply,
+  mark,
+  name,
+  today,
+}: {
+  supply: Supply;
+  today: string;
+  mark: 'meal' | 'puree' | 'broth';
+  name: string;
+}) {
   const r = supply.runway;
   return (
     <section className="card" aria-label={name}>
@@ -23,7 +33,7 @@ export function SupplyCard({ supply, mark, name }: { supply: Supply; mark: 'meal
       </div>
       <p className="sub" style={{ fontSize: 15 }}>
         {supply.says}
-        {r.cookBy && r.parPortions > 0 ? `. Cook by ${sayDay(r.cookBy)}` : ''}
+        {r.cookBy && r.parPortions > 0 ? (r.cookBy > today ? `. Cook by ${sayDay(r.cookBy)}` : '. Time to cook again') : ''}
       </p>
     </section>
   );

@@ -4,7 +4,7 @@ import { countOf, sayVolume } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
 import { filledData, labelContent, type BatchView, type SessionView } from '#core/session';
 import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
-import { takeCodes } from '../app/codes.ts';
+import { takeCodes, useNextCode } from '../app/codes.ts';
 import { useCommands, type NewEvent } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import { Cautions } from '../app/ui.tsx';
@@ -18,6 +18,7 @@ export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
   const kitchen = useKitchenQuery().data;
   const frame = useFrameQuery().data;
   const { log } = useCommands();
+  const nextCode = useNextCode(frame?.storeId, b.packs.length);
   const [chosen, setChosen] = useState('plan');
   const [problem, setProblem] = useState<string>();
   const [weighing, setWeighing] = useState(b.yield.how === 'planned');
@@ -40,7 +41,7 @@ export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
     first &&
     filledData(
       plan,
-      { code: '22222', container: first.container, portions: first.portionsEach, ml: first.mlEach, n: 1, of: choice.packs },
+      { code: nextCode ?? '-----', container: first.container, portions: first.portionsEach, ml: first.mlEach, n: 1, of: choice.packs },
       b.facts[first.container.id] ?? { reheat: [] },
     );
   const allergenNames = new Map(Object.entries(kitchen.allergenNames));
@@ -49,7 +50,7 @@ export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
     : undefined;
   const fill = async (): Promise<void> => {
     if (!choice) return;
-    const codes = await takeCodes(choice.packs);
+    const codes = await takeCodes(frame.storeId, choice.packs);
     if (!codes) {
       setProblem('No codes are left on this device and Tambo does not answer. Nothing was changed; try again when it is back.');
       return;
@@ -179,8 +180,7 @@ export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
             )}
             {b.lot.life.ok && (
               <p className="sub" style={{ marginTop: 8 }}>
-                The code is given when it is filled. Keeps {b.lot.life.life.months} months because of the {b.lot.life.life.part} (
-                {b.lot.life.life.source}).
+                Keeps {b.lot.life.life.months} months because of the {b.lot.life.life.part} ({b.lot.life.life.source}).
               </p>
             )}
           </section>

@@ -56,6 +56,9 @@ export function LabelsPage() {
         <button type="button" className="chip" aria-pressed={all} onClick={() => setAll(!all)}>
           All packs again
         </button>
+        <Link className="btn o" to={`/pack/${id}/sheet`}>
+          Session sheet
+        </Link>
       </PageHead>
       {data.labels.length === 0 ? (
         <Empty title="No packs yet" text="Fill the containers first; each pack then has its code and its label.">

@@ -24,7 +24,7 @@ import { ReviewCard } from './ReviewCard.tsx';
 const noteOf = (l: ScaledLine): string =>
   (l.line.note ?? '')
     .split('; ')
-    .filter((n) => n !== l.line.form && !/^cut into/.test(n))
+    .filter((n) => n !== l.line.form && !/^cut into|^\d+ of /.test(n))
     .join('; ');
 
 const exactText = (l: ScaledLine): string =>

@@ -218,48 +218,50 @@ export function StorePage() {
                 </button>
               </p>
             ) : (
-              <table className="plain">
-                <thead>
-                  <tr>
-                    <th>pack</th>
-                    <th>code</th>
-                    <th className="num">inside</th>
-                    <th>where</th>
-                    <th className="num">best by</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {shown.map((p) => (
-                    <tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}>
-                      <td>
-                        <KindMark kind={p.kind} size={18} />{' '}
-                        <button
-                          type="button"
-                          className="link"
-                          style={{ textDecoration: 'none', color: 'var(--ink)', fontWeight: 700 }}
-                          onClick={() => setSelected(p.packId)}
-                        >
-                          {p.name}
-                        </button>
-                        {!p.labelled && (
-                          <>
-                            {' '}
-                            <span className="tag t">no label</span>
-                          </>
-                        )}
-                      </td>
-                      <td>
-                        <Link to={`/p/${p.code}`}>{p.code}</Link>
-                      </td>
-                      <td className="num">{amountOf(p)}</td>
-                      <td className="sub">{p.status === 'fridge' ? 'in the fridge' : placeName(places, p)}</td>
-                      <td className="num">
-                        {sayDay(p.due.day)} <DueTag {...p.due} />
-                      </td>
+              <div style={{ maxHeight: 640, overflow: 'auto' }} tabIndex={0} role="region" aria-label="Packs, the soonest due first">
+                <table className="plain">
+                  <thead>
+                    <tr>
+                      <th>pack</th>
+                      <th>code</th>
+                      <th className="num">inside</th>
+                      <th>where</th>
+                      <th className="num">best by</th>
                     </tr>
-                  ))}
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    {shown.map((p) => (
+                      <tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}>
+                        <td style={{ minWidth: 250 }}>
+                          <KindMark kind={p.kind} size={18} />{' '}
+                          <button
+                            type="button"
+                            className="link"
+                            style={{ textDecoration: 'none', color: 'var(--ink)', fontWeight: 700, display: 'inline' }}
+                            onClick={() => setSelected(p.packId)}
+                          >
+                            {p.name}
+                          </button>
+                          {!p.labelled && (
+                            <>
+                              {' '}
+                              <span className="tag t">no label</span>
+                            </>
+                          )}
+                        </td>
+                        <td>
+                          <Link to={`/p/${p.code}`}>{p.code}</Link>
+                        </td>
+                        <td className="num">{amountOf(p)}</td>
+                        <td className="sub">{p.status === 'fridge' ? 'in the fridge' : placeName(places, p)}</td>
+                        <td className="num">
+                          {sayDay(p.due.day)} <DueTag {...p.due} />
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
             )}
           </section>
         </div>

@@ -13,7 +13,7 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();
   const { view, today } = data;
   const open = view.week.find((d) => d.day > today && d.quarters > 0 && d.covered < d.quarters) ?? view.week[1];
-  const list = dishes(view.eatFirst.filter(({ pack }) => !pack.planned)).slice(0, 8);
+  const list = dishes(view.eatFirst.filter(({ pack }) => !pack.planned)).slice(0, 6);
   return (
     <section className="card" aria-label="Eat first">
       <h2>Eat first</h2>

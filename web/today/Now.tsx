@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { clockOf, dayOf, sayNear } from '#core/kitchen';
+import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
 import type { PackState } from '#core/store';
 import type { TodayAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
@@ -79,7 +79,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
             <KindMark kind={g.packs[0]?.kind ?? 'meal'} size={26} />
             <div className="grow">
               <div className="strong">
-                {g.name}, {g.packs.length}
+                {g.name}, {countOf(g.packs.length, 'pack')}
               </div>
               <div className="sub">
                 out of the freezer {byText(g)}, for {sayNear(g.day, today)}
