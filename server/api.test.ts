@@ -277,7 +277,7 @@ describe('the projection', () => {
           const res = await request(t.app).post('/api/events').send(all);
           expect(res.status).toBe(200);
           const live = rows(t);
-          rebuild(t.db);
+          rebuild(t.open);
           expect(rows(t)).toEqual(live);
         } finally {
           t.close();

@@ -6,12 +6,13 @@ import { pino } from 'pino';
 import type { TamboEvent } from '#core/contract';
 import { createApp } from './app.ts';
 import { makeClock, type Clock } from './clock/index.ts';
-import { loadReference, openDb, type Db } from './db/index.ts';
+import { loadReference, openDb, type Db, type OpenDb } from './db/index.ts';
 
 /** A server over a real database in a folder of its own, for tests. */
 export interface TestServer {
   app: Express;
   db: Db;
+  open: OpenDb;
   clock: Clock;
   close(): void;
 }
@@ -26,6 +27,7 @@ export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {
   return {
     app: createApp({ db: open.db, clock, migrationsFolder }, { log: pino({ level: 'silent' }) }),
     db: open.db,
+    open,
     clock,
     close() {
       open.close();

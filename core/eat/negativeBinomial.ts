@@ -17,18 +17,26 @@ export function reaches(n: number, shape: number, rate: number, exposure: number
   return Math.min(1, Math.max(0, 1 - below));
 }
 
-/** The smallest count with at least this chance of not being passed: the q-quantile. */
-export function quantile(q: number, shape: number, rate: number, exposure: number): number {
-  if (exposure <= 0) return 0;
+/**
+ * The smallest counts with at least these chances of not being passed, smallest chance first: one walk for all of them.
+ * @param qs chances between 0 and 1, ascending
+ */
+export function quantiles(qs: readonly number[], shape: number, rate: number, exposure: number): number[] {
+  if (exposure <= 0) return qs.map(() => 0);
   const logP = Math.log(rate / (rate + exposure));
   const logQ = Math.log(exposure / (rate + exposure));
   let logTerm = shape * logP;
   let sum = Math.exp(logTerm);
   let n = 0;
-  while (sum < q && n < 100_000) {
-    logTerm += Math.log((n + shape) / (n + 1)) + logQ;
-    sum += Math.exp(logTerm);
-    n += 1;
-  }
-  return n;
+  return qs.map((q) => {
+    while (sum < q && n < 100_000) {
+      logTerm += Math.log((n + shape) / (n + 1)) + logQ;
+      sum += Math.exp(logTerm);
+      n += 1;
+    }
+    return n;
+  });
 }
+
+/** The q-quantile of the count. */
+export const quantile = (q: number, shape: number, rate: number, exposure: number): number => quantiles([q], shape, rate, exposure)[0] ?? 0;

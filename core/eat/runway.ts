@@ -1,6 +1,6 @@
 import type { Day } from '#core/contract';
 import { addDays, daysBetween } from '#core/kitchen';
-import { quantile, reaches } from './negativeBinomial.ts';
+import { quantiles, reaches } from './negativeBinomial.ts';
 
 /** Portions eaten from the store on a day. */
 export interface DayEaten {
@@ -45,6 +45,9 @@ export interface Runway {
 /** Constants of DECISIONS 19. */
 export const runwayRules = { halfLifeDays: 28, gapDays: 7, horizonDays: 730, quantiles: { early: 0.1, middle: 0.5, late: 0.9 } } as const;
 
+/** Enough for a smooth curve. */
+const mostPoints = 120;
+
 /** Days of the past that count: those between logs, without gaps of 7 days or more in which nobody wrote anything down. */
 function countedDays(eaten: readonly DayEaten[], today: Day): Day[] {
   const logged = [...new Set(eaten.filter((e) => e.day < today).map((e) => e.day))].sort();
@@ -76,40 +79,52 @@ export function runway(input: RunwayInput): Runway {
   const need = Math.ceil(left - 1e-9);
   const parPortions = Array.from({ length: input.parDays }, (_, i) => demand(addDays(today, i))).reduce((s, d) => s + d, 0);
   const toPar = Math.ceil(left - parPortions - 1e-9);
-  const runOut: Runway['runOut'] = {};
-  let parDay: Day | undefined;
-  let exposure = 0;
-  const exposures: number[] = [];
   const { early, middle, late } = runwayRules.quantiles;
-  for (let i = 0; i < runwayRules.horizonDays && runOut.late === undefined; i += 1) {
-    const day = addDays(today, i);
-    exposure += demand(day);
-    exposures.push(exposure);
-    if (parDay === undefined && reaches(toPar, shape, rate, exposure) >= middle) parDay = day;
-    if (runOut.late === undefined) {
-      const p = reaches(need, shape, rate, exposure);
-      if (runOut.early === undefined && p >= early) runOut.early = day;
-      if (runOut.middle === undefined && p >= middle) runOut.middle = day;
-      if (p >= late) runOut.late = day;
+  const exposures: number[] = [];
+  // as many days as it takes to use it all up with the latest chance, doubled until they do
+  for (let i = 0, sum = 0, ahead = 64; i < runwayRules.horizonDays; i += 1) {
+    if (i === ahead) {
+      if (reaches(need, shape, rate, sum) >= late) break;
+      ahead *= 2;
     }
+    exposures.push((sum += demand(addDays(today, i))));
   }
+  /** First day whose chance of having eaten `count` reaches `q`; chances only grow, so halving finds it. */
+  const firstDay = (count: number, q: number): number | undefined => {
+    let low = 0;
+    let high = exposures.length;
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (reaches(count, shape, rate, exposures[mid] ?? 0) >= q) high = mid;
+      else low = mid + 1;
+    }
+    return low < exposures.length ? low : undefined;
+  };
+  const dayAt = (i: number | undefined): Day | undefined => (i === undefined ? undefined : addDays(today, i));
+  const lastDay = firstDay(need, late);
+  const days = { early: dayAt(firstDay(need, early)), middle: dayAt(firstDay(need, middle)), late: dayAt(lastDay) };
+  const runOut: Runway['runOut'] = {
+    ...(days.early && { early: days.early }),
+    ...(days.middle && { middle: days.middle }),
+    ...(days.late && { late: days.late }),
+  };
+  let parDay = dayAt(firstDay(toPar, middle));
   if (toPar <= 0) parDay = today;
-  const points = exposures.map((x, i): RunwayPoint => ({
-    day: addDays(today, i + 1),
-    low: Math.max(0, left - quantile(late, shape, rate, x)),
-    middle: Math.max(0, left - quantile(middle, shape, rate, x)),
-    high: Math.max(0, left - quantile(early, shape, rate, x)),
-  }));
-  const step = Math.max(1, Math.ceil(points.length / 120));
+  const drawn = exposures.slice(0, lastDay === undefined ? undefined : lastDay + 1);
+  const step = Math.max(1, Math.ceil(drawn.length / mostPoints));
+  const points = drawn.flatMap((exposure, i): RunwayPoint[] => {
+    if ((i + 1) % step !== 0 && i !== drawn.length - 1) return [];
+    const [slow = 0, likely = 0, fast = 0] = quantiles([early, middle, late], shape, rate, exposure);
+    return [
+      { day: addDays(today, i + 1), low: Math.max(0, left - fast), middle: Math.max(0, left - likely), high: Math.max(0, left - slow) },
+    ];
+  });
   return {
     left,
     rate: { k: shape / rate, shape, rate, loggedDays: counted.length },
     runOut,
     parPortions,
     ...(parDay !== undefined && { parDay, cookBy: addDays(parDay, -input.leadDays) }),
-    points: [
-      { day: today, low: left, middle: left, high: left },
-      ...points.filter((_, i) => (i + 1) % step === 0 || i === points.length - 1),
-    ],
+    points: [{ day: today, low: left, middle: left, high: left }, ...points],
   };
 }

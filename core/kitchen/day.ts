@@ -22,15 +22,19 @@ const longMonths = [
 
 export type Weekday = (typeof weekdays)[number];
 
+const msPerDay = 86_400_000;
+/** Days since 1970-01-01; a day has no zone, so this is plain counting. */
+const epochDay = (day: Day): number => Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / msPerDay;
+
 const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
 
 /** The day some days later (or earlier). */
-export const addDays = (day: Day, days: number): Day => plain(day).add({ days }).toString();
+export const addDays = (day: Day, days: number): Day => new Date((epochDay(day) + days) * msPerDay).toISOString().slice(0, 10);
 /** The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb. */
 export const addMonths = (day: Day, months: number): Day => plain(day).add({ months }, { overflow: 'constrain' }).toString();
 /** Days from a to b; negative when b is earlier. */
-export const daysBetween = (a: Day, b: Day): number => plain(a).until(plain(b), { largestUnit: 'days' }).days;
-export const weekdayOf = (day: Day): Weekday => weekdays[plain(day).dayOfWeek - 1] ?? 'mon';
+export const daysBetween = (a: Day, b: Day): number => epochDay(b) - epochDay(a);
+export const weekdayOf = (day: Day): Weekday => weekdays[(((epochDay(day) + 3) % 7) + 7) % 7] ?? 'mon';
 /** Completed months from a birth day. */
 export const monthsOld = (born: Day, on: Day): number => plain(born).until(plain(on), { largestUnit: 'months' }).months;
 export const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -1,8 +1,11 @@
 const hard = '\u00A0';
 const fractions: Readonly<Record<number, string>> = { 0.25: '¼', 0.5: '½', 0.75: '¾' };
 
+/** Made once: a formatter is dear to make and cheap to use. */
+const formatters = [0, 1, 2, 3].map((maximumFractionDigits) => new Intl.NumberFormat('en-GB', { maximumFractionDigits }));
+
 /** Trims trailing zeros: `1.50` is `1.5`. */
-const trimmed = (n: number, digits: number): string => Number(n.toFixed(digits)).toLocaleString('en-GB', { maximumFractionDigits: digits });
+const trimmed = (n: number, digits: 0 | 1 | 2 | 3): string => formatters[digits]?.format(n) ?? String(n);
 
 /**
  * Portions in quarters, as a cook writes them.

@@ -129,20 +129,24 @@ export interface BatchInput {
   tasks: readonly Task[];
 }
 
-/** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
-export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
+/** How far a batch has come, without choosing containers for what is left. */
+export interface Standing {
+  made: BatchYield;
+  packs: PackState[];
+  tonightMl: number;
+  discardedMl: number;
+  toPackMl: number;
+  flags: Flags;
+}
+
+export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
   const { batch, revision, log } = input;
-  const result = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
-  if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
   const made = yieldOf(batch, revision, log);
   const packs = input.packs.filter((p) => p.batchId === batch.id).toSorted((a, b) => a.nOf.n - b.nOf.n);
   const packedMl = packs.reduce((s, p) => s + p.volumeMl, 0);
   const tonightMl = log.tonight.get(batch.id) ?? 0;
   const discardedMl = log.discarded.get(batch.id) ?? 0;
   const toPackMl = Math.max(0, made.ml - packedMl - tonightMl - discardedMl);
-  const packing =
-    (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
-    packingFor(revision, toPackMl, made.portionMl, input.frees, world);
   const lines = input.list.flatMap((s) => s.lines).filter((l) => !l.onTheDay && l.asked.some((a) => a.batchId === batch.id));
   const tasks = input.tasks.filter((t) => t.batchIds.includes(batch.id));
   const flags = stageFlags({
@@ -161,6 +165,18 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
       placed: packs.filter((p) => p.placeId || p.fridgeSince || p.left === 0).length,
     },
   });
+  return { made, packs, tonightMl, discardedMl, toPackMl, flags };
+}
+
+/** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
+export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
+  const { batch, revision } = input;
+  const result = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+  if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
+  const { made, packs, tonightMl, discardedMl, toPackMl, flags } = standingOf(input);
+  const packing =
+    (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
+    packingFor(revision, toPackMl, made.portionMl, input.frees, world);
   const tray = world.containers.find((c) => c.shape === 'tray' && c.brimMl >= (revision.cubeMl ?? Infinity));
   const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
   const facts = Object.fromEntries(

@@ -16,7 +16,7 @@ export { sessionLog, type SessionLog, type TaskLog } from './log.ts';
 export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
 export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
-export { sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
+export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { allergensOf, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';
 export type * from './answers.ts';

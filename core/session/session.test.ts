@@ -122,7 +122,7 @@ describe('where a batch stands', () => {
 
 describe('a session, whole', () => {
   const world = testWorld();
-  const view = sessionView(testSession(), [], [], world, now, today);
+  const view = sessionView(testSession(), [], [], world, now);
   it('plans nine portions in twos and one single, with a list, tasks and a fit', () => {
     const b = view.batches[0]!;
     expect(b.packing.ok && b.packing.choice.groups.map((g) => [g.container.id, g.packs, g.portionsEach])).toEqual([
@@ -138,9 +138,9 @@ describe('a session, whole', () => {
       .flatMap((s) => s.lines)
       .filter((l) => !l.onTheDay)
       .map((l, i) => ev('ticked', { sessionId: 's1', key: l.key, amount: l.amount, unit: l.unit, how: 'bought' }, 1 + i));
-    expect(sessionView(testSession(), ticks, [], world, now, today).state.stage).toBe('shopped');
+    expect(sessionView(testSession(), ticks, [], world, now).state.stage).toBe('shopped');
     const weighed = ev('weighed', { batchId: 'b1', grossG: 7000, tareG: 3000, netG: 4000, volumeMl: 3800 }, 50);
-    const cooked = sessionView(testSession(), [...ticks, weighed], [], world, now, today);
+    const cooked = sessionView(testSession(), [...ticks, weighed], [], world, now);
     expect(cooked.state.stage).toBe('cooked');
     expect(cooked.batches[0]!.toPackMl).toBe(3800);
     const packs = Array.from({ length: 4 }, (_, i) => ({ ...pack(`p${i}`, { batchId: 'b1', volumeMl: 800 }), placeId: 'shed' }));
@@ -150,12 +150,11 @@ describe('a session, whole', () => {
       packs,
       world,
       now,
-      today,
     );
     expect(done.state.stage).toBe('stored');
   });
   it('says what does not fit and the ways out', () => {
-    const tight = sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 60 }]), [], [], world, now, today);
+    const tight = sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 60 }]), [], [], world, now);
     expect(tight.fit.fits).toBe(false);
     expect(tight.fit.rows[0]!.waysOut.length).toBeGreaterThan(0);
   });
@@ -169,7 +168,6 @@ describe('a session, whole', () => {
       [],
       world,
       now,
-      today,
     );
     const used = two.batches
       .flatMap((b) => (b.packing.ok ? b.packing.choice.groups : []))
@@ -183,12 +181,12 @@ describe('labels from the household', () => {
     const revision = testRevision({
       lines: [...testRevision().lines, testLine('salt', { name: 'salt', amount: '12', item: { type: 'ingredient', id: 'salt_table' } })],
     });
-    const view = sessionView(testSession(), [], [], testWorld({}, [revision]), now, today);
+    const view = sessionView(testSession(), [], [], testWorld({}, [revision]), now);
     expect(view.batches[0]!.lot.cautions).toContain('Not for osk (2 g salt)');
   });
   it('keeps the printed date when the table changes later', () => {
     const world = testWorld();
-    const b = sessionView(testSession(), [], [], world, now, today).batches[0]!;
+    const b = sessionView(testSession(), [], [], world, now).batches[0]!;
     const container = world.containers[0]!;
     const data = filledData(
       {

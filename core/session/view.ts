@@ -1,10 +1,10 @@
-import type { Day, Instant, Session, TamboEvent } from '#core/contract';
+import type { Instant, Session, TamboEvent } from '#core/contract';
 import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
 import { scaleRecipe } from '#core/recipe';
-import { shoppingList, tickNote, type ShopLine, type ShopSection } from '#core/shop';
+import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, roomIn, type PackState } from '#core/store';
-import { batchView, type BatchView } from './batch.ts';
+import { batchView, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
 import { sessionLog, type TaskLog } from './log.ts';
 import { sessionState, type SessionState } from './state.ts';
@@ -46,6 +46,34 @@ function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
   return { state: 'running', handsLeftMin: hands, waitLeftMin: Math.max(0, total - gone - hands) };
 }
 
+/** What both the whole view and its short form begin with: amounts, list and work of every batch whose recipe is known. */
+function prepare(session: Session, events: readonly TamboEvent[], world: World) {
+  const log = sessionLog(events);
+  const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
+  const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
+  const scaled = known.flatMap(({ batch, revision }) => {
+    const r = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+    return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
+  });
+  const list = shoppingList(scaled, world.finder);
+  const tasks = tasksFor(scaled, world.finder);
+  return { log, found, known, list, tasks };
+}
+
+/** Where a session stands, for lists and headers: no schedule, no containers. */
+export function sessionStanding(
+  session: Session,
+  events: readonly TamboEvent[],
+  packs: readonly PackState[],
+  world: World,
+): { state: SessionState; dishes: string[] } {
+  const { log, known, list, tasks } = prepare(session, events, world);
+  return {
+    state: sessionState(known.map(({ batch, revision }) => standingOf({ batch, revision, log, packs, list, tasks }).flags)),
+    dishes: known.map((k) => k.revision.name),
+  };
+}
+
 /**
  * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
  * @param packs packs filled from this session, empty ones too
@@ -56,17 +84,8 @@ export function sessionView(
   packs: readonly PackState[],
   world: World,
   now: Instant,
-  _today: Day,
 ): SessionView {
-  const log = sessionLog(events);
-  const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
-  const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
-  const scaled = known.flatMap(({ batch, revision }) => {
-    const r = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
-    return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
-  });
-  const list: ShopSection[] = shoppingList(scaled, world.finder);
-  const tasks = tasksFor(scaled, world.finder);
+  const { log, found, known, list, tasks } = prepare(session, events, world);
   const count = (kind: string): number => world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
   const progress = new Map(
     tasks.flatMap((t): [string, Progress][] => {

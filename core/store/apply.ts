@@ -1,93 +1,102 @@
-import type { TamboEvent } from '#core/contract';
+import type { EventOf, TamboEvent } from '#core/contract';
 import type { PackState } from './state.ts';
 
 const clean = (n: number): number => Math.round(n * 1e6) / 1e6;
 
 /** Takes portions out; what was logged beyond the stock becomes a difference to settle. */
-function take(pack: PackState, portions: number, into: 'eaten' | 'given' | 'discarded'): PackState {
+function take(pack: PackState, portions: number, into: 'eaten' | 'given' | 'discarded'): void {
   const taken = Math.min(pack.left, portions);
-  return {
-    ...pack,
-    left: clean(pack.left - taken),
-    sums: { ...pack.sums, [into]: clean(pack.sums[into] + portions), difference: clean(pack.sums.difference + portions - taken) },
-  };
+  pack.left = clean(pack.left - taken);
+  pack.sums[into] = clean(pack.sums[into] + portions);
+  pack.sums.difference = clean(pack.sums.difference + portions - taken);
 }
 
-const ended = (pack: PackState, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): PackState =>
-  pack.left > 0 || pack.ended ? pack : { ...pack, ended: { how, at: event.instant, ...(reason && { reason }) } };
+function end(pack: PackState, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): void {
+  if (pack.left <= 0) pack.ended ??= { how, at: event.instant, ...(reason && { reason }) };
+}
+
+/** Brings a pack forward by one event, in place. Only the two functions below call it, on a pack of their own. */
+function advance(pack: PackState, event: TamboEvent): void {
+  switch (event.type) {
+    case 'moved':
+      pack.placeId = event.data.placeId;
+      pack.zoneId = event.data.zoneId;
+      pack.fridgeSince = undefined;
+      break;
+    case 'planned':
+      if (event.data.for) pack.planned = event.data.for;
+      else pack.planned = undefined;
+      break;
+    case 'pulled':
+      pack.pulled = { ...event.data, at: event.instant };
+      pack.planned = event.data;
+      pack.fridgeSince ??= event.instant;
+      break;
+    case 'opened':
+      pack.fridgeSince = event.data.at;
+      break;
+    case 'eaten':
+      take(pack, event.data.guests + event.data.shares.reduce((sum, s) => sum + s.portions, 0), 'eaten');
+      pack.planned = undefined;
+      pack.pulled = undefined;
+      if (event.data.rest === 'binned') take(pack, pack.left, 'discarded');
+      else if (event.data.rest === 'fridge' && pack.left > 0) pack.fridgeSince ??= event.instant;
+      end(pack, event, 'eaten');
+      break;
+    case 'given':
+      take(pack, event.data.portions, 'given');
+      end(pack, event, 'given', event.data.to);
+      break;
+    case 'discarded':
+      take(pack, event.data.portions, 'discarded');
+      end(pack, event, 'discarded', event.data.reason);
+      break;
+    case 'lost':
+      pack.sums.lost = clean(pack.sums.lost + pack.left);
+      pack.left = 0;
+      end(pack, event, 'lost');
+      break;
+    case 'found':
+      pack.ended = undefined;
+      pack.left = clean(pack.left + event.data.portions);
+      pack.sums.found = clean(pack.sums.found + event.data.portions);
+      break;
+    case 'corrected':
+      pack.ended = undefined;
+      pack.sums.corrected = clean(pack.sums.corrected + event.data.portions - pack.left);
+      pack.left = event.data.portions;
+      end(pack, event, 'corrected', event.data.reason);
+      break;
+    case 'labelled':
+      pack.labelled = event.data.how;
+      break;
+    case 'washed':
+      pack.washed = true;
+      break;
+    default:
+      break;
+  }
+}
+
+const filledPack = (event: EventOf<'filled'>, packId: string): PackState => ({
+  ...event.data,
+  packId,
+  left: event.data.portions,
+  filledAt: event.instant,
+  washed: false,
+  sums: { eaten: 0, discarded: 0, given: 0, lost: 0, found: 0, corrected: 0, difference: 0 },
+});
 
 /**
  * One event applied to one pack. A well-formed event for a known pack is always accepted: eating more than is there clamps to nothing left.
- * @returns the pack as it stands afterwards; undefined only while it has not been filled
+ * @returns the pack as it stands afterwards, a new object; undefined only while it has not been filled
  */
 export function applyEvent(pack: PackState | undefined, event: TamboEvent, packId: string): PackState | undefined {
-  if (event.type === 'filled') {
-    if (pack) return pack;
-    return {
-      ...event.data,
-      packId,
-      left: event.data.portions,
-      filledAt: event.instant,
-      washed: false,
-      sums: { eaten: 0, discarded: 0, given: 0, lost: 0, found: 0, corrected: 0, difference: 0 },
-    };
-  }
+  if (event.type === 'filled') return pack ?? filledPack(event, packId);
   if (!pack) return undefined;
-  switch (event.type) {
-    case 'moved': {
-      const { fridgeSince: _out, ...rest } = pack;
-      return { ...rest, placeId: event.data.placeId, zoneId: event.data.zoneId };
-    }
-    case 'planned': {
-      const { planned: _before, ...rest } = pack;
-      return event.data.for ? { ...rest, planned: event.data.for } : rest;
-    }
-    case 'pulled':
-      return { ...pack, pulled: { ...event.data, at: event.instant }, planned: event.data, fridgeSince: pack.fridgeSince ?? event.instant };
-    case 'opened':
-      return { ...pack, fridgeSince: event.data.at };
-    case 'eaten': {
-      const total = event.data.guests + event.data.shares.reduce((sum, s) => sum + s.portions, 0);
-      const after = take(pack, total, 'eaten');
-      const { planned: _planned, pulled: _pulled, ...rest } = after;
-      const settled: PackState =
-        event.data.rest === 'binned'
-          ? take(rest, rest.left, 'discarded')
-          : event.data.rest === 'fridge' && rest.left > 0
-            ? { ...rest, fridgeSince: rest.fridgeSince ?? event.instant }
-            : rest;
-      return ended(settled, event, 'eaten');
-    }
-    case 'given':
-      return ended(take(pack, event.data.portions, 'given'), event, 'given', event.data.to);
-    case 'discarded':
-      return ended(take(pack, event.data.portions, 'discarded'), event, 'discarded', event.data.reason);
-    case 'lost':
-      return ended({ ...pack, left: 0, sums: { ...pack.sums, lost: clean(pack.sums.lost + pack.left) } }, event, 'lost');
-    case 'found': {
-      const { ended: _ended, ...rest } = pack;
-      return {
-        ...rest,
-        left: clean(pack.left + event.data.portions),
-        sums: { ...pack.sums, found: clean(pack.sums.found + event.data.portions) },
-      };
-    }
-    case 'corrected': {
-      const { ended: _ended, ...rest } = pack;
-      const next: PackState = {
-        ...rest,
-        left: event.data.portions,
-        sums: { ...pack.sums, corrected: clean(pack.sums.corrected + event.data.portions - pack.left) },
-      };
-      return ended(next, event, 'corrected', event.data.reason);
-    }
-    case 'labelled':
-      return { ...pack, labelled: event.data.how };
-    case 'washed':
-      return { ...pack, washed: true };
-    default:
-      return pack;
-  }
+  const next = { ...pack, sums: { ...pack.sums } };
+  advance(next, event);
+  return next;
 }
 
 /** The one order all devices agree on (DECISIONS 8). */
@@ -112,9 +121,13 @@ export function undoneIds(sorted: readonly TamboEvent[]): ReadonlySet<string> {
   return gone;
 }
 
+/** Whether a list already stands in order, each id once: most do, and need no sorting. */
+const inOrder = (events: readonly TamboEvent[]): boolean => events.every((e, i) => i === 0 || byOrder(events[i - 1] ?? e, e) < 0);
+
 /** The events that count, in order, each id once. */
-export function effective(events: readonly TamboEvent[]): TamboEvent[] {
-  const sorted = [...new Map(events.map((e) => [e.id, e])).values()].sort(byOrder);
+export function effective(events: readonly TamboEvent[]): readonly TamboEvent[] {
+  const sorted = inOrder(events) ? events : [...new Map(events.map((e) => [e.id, e])).values()].sort(byOrder);
+  if (!sorted.some((e) => e.type === 'undone')) return sorted;
   const gone = undoneIds(sorted);
   return sorted.filter((e) => e.type !== 'undone' && !gone.has(e.id));
 }
@@ -125,9 +138,9 @@ export function effective(events: readonly TamboEvent[]): TamboEvent[] {
  */
 export function foldPack(events: readonly TamboEvent[], packId: string): PackState | undefined {
   const mine = effective(events).filter((e) => e.subjects.includes(packId));
-  const filled = mine.filter((e) => e.type === 'filled');
-  return [...filled, ...mine.filter((e) => e.type !== 'filled')].reduce<PackState | undefined>(
-    (pack, event) => applyEvent(pack, event, packId),
-    undefined,
-  );
+  const first = mine.find((e) => e.type === 'filled');
+  if (!first) return undefined;
+  const pack = filledPack(first, packId);
+  for (const event of mine) advance(pack, event);
+  return pack;
 }

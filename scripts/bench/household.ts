@@ -1,16 +1,16 @@
 import { ulid } from 'ulid';
 import type { EventData, TamboEvent } from '#core/contract';
 import { addDays, addMinutes, addMonths, instantAt } from '#core/kitchen';
-import { codeFrom } from '#core/pack';
 import { seeded } from '../../server/demo/client.ts';
-import { schema, type Db } from '../../server/db/index.ts';
+import { schema, type OpenDb } from '../../server/db/index.ts';
 import { rebuild } from '../../server/events/index.ts';
+import { giveCodes } from '../../server/pack/routes.ts';
 
 const zone = 'Europe/London';
 const kinds = ['meal', 'meal', 'meal', 'puree', 'broth', 'base', 'kit', 'aromatic'] as const;
 
-const filledOn = (n: number, day: string, kind: (typeof kinds)[number]): EventData<'filled'> => ({
-  code: codeFrom(n + 20_000),
+const filledOn = (n: number, code: string, day: string, kind: (typeof kinds)[number]): EventData<'filled'> => ({
+  code,
   lotId: `lot${Math.floor(n / 6)}`,
   recipeId: `recipe_${n % 13}`,
   name: `Bench ${kind} ${n % 13}`,
@@ -38,10 +38,12 @@ const filledOn = (n: number, day: string, kind: (typeof kinds)[number]): EventDa
  * The bench's own generator inserts events in bulk and folds them once; everything else goes through the doors.
  */
 export function fillHousehold(
-  db: Db,
+  open: OpenDb,
   wanted: { packs: number; inStore: number; events: number; today: string },
 ): { packs: number; events: number } {
   const random = seeded(11);
+  const { db } = open;
+  const codes = giveCodes(db, wanted.packs, 'bench', `${wanted.today}T08:00:00.000Z`);
   const events: TamboEvent[] = [];
   const add = (type: TamboEvent['type'], subject: string, at: string, data: unknown): void => {
     events.push({
@@ -61,7 +63,7 @@ export function fillHousehold(
     const at = instantAt(day, '15:00', zone);
     const kind = kinds[n % kinds.length] ?? 'meal';
     const id = `bench-${n}`;
-    add('filled', id, at, filledOn(n, day, kind));
+    add('filled', id, at, filledOn(n, codes[n] ?? '', day, kind));
     add('labelled', id, addMinutes(at, 5), { how: 'printed' });
     add('moved', id, addMinutes(at, 9), { placeId: n % 3 ? 'place_shed' : 'place_box', zoneId: n % 3 ? 'shed_left' : 'box_top' });
     if (stored) continue;
@@ -92,5 +94,5 @@ export function fillHousehold(
         .run();
     }
   });
-  return rebuild(db);
+  return rebuild(open);
 }

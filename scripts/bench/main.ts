@@ -60,15 +60,10 @@ note(
 );
 
 const open = openDb(path.join(folder, 'demo.sqlite'), path.join(root, 'server/db/migrations'));
-const made = fillHousehold(open.db, { packs: 10_000, inStore: 360, events: 50_000, today });
+const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, today });
 const inStore = open.db.$count(schema.packState, ne(schema.packState.status, 'empty'));
 console.log(`${made.packs} packs ever, ${await inStore} in store, ${made.events} events`);
-note(
-  `Rebuild of the stock from ${made.events.toLocaleString('en-GB')} events`,
-  await five(() => timed(() => rebuild(open.db))),
-  1000,
-  'ms',
-);
+note(`Rebuild of the stock from ${made.events.toLocaleString('en-GB')} events`, await five(() => timed(() => rebuild(open))), 1000, 'ms');
 
 const packs = open.db
   .select({ data: schema.packState.data })

@@ -57,7 +57,7 @@ export const packState = sqliteTable(
     uniqueIndex('pack_by_code').on(t.code),
     index('pack_by_status').on(t.status),
     index('pack_by_session').on(t.sessionId),
-    index('pack_by_container').on(t.containerId, t.status),
+    index('pack_by_container').on(t.containerId, t.status, t.washed),
     index('pack_by_recipe').on(t.recipeId),
   ],
 );

@@ -1,5 +1,5 @@
 import type { Batch, Session } from '#core/contract';
-import { addMinutes, dayOf, instantAt } from '#core/kitchen';
+import { addMinutes, instantAt } from '#core/kitchen';
 import { containerFacts, filledData, sessionView, type BatchView, type World } from '#core/session';
 import type { Db } from '../db/index.ts';
 import { eventsOf } from '../events/index.ts';
@@ -75,7 +75,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
   const start = instantAt(session.day, session.startAt, zone);
   const view = (at: string) => {
     const world = worldOf(db);
-    return { world, view: sessionView(session, eventsOf(db, session.id), packsInStore(db), world, at, dayOf(at, zone)) };
+    return { world, view: sessionView(session, eventsOf(db, session.id), packsInStore(db), world, at) };
   };
   const planned = view(start).view;
   const shopAt = addMinutes(start, -18 * 60);

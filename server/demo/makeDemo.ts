@@ -144,7 +144,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
     startAt: '09:00',
     dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('broth', 8), of('millet', 56)],
   });
-  const list = sessionView(big, [], [], worldOf(db), now, today).list.flatMap((x) => x.lines);
+  const list = sessionView(big, [], [], worldOf(db), now).list.flatMap((x) => x.lines);
   for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle)))
     client.log(addMinutes(now, -140), 'ticked', [big.id], {
       sessionId: big.id,

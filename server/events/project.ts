@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { TamboEvent } from '#core/contract';
 import { applyEvent, byOrder, effective, foldPack, statusOf, type PackState } from '#core/store';
-import { schema, type Db } from '../db/index.ts';
+import { schema, type Db, type OpenDb } from '../db/index.ts';
 
 type Row = typeof schema.packState.$inferInsert;
 
@@ -105,12 +105,85 @@ export function project(db: Db, event: TamboEvent): void {
   }
 }
 
-/** Throws the projection away and folds it again from all events; equals what was there, for any history. */
-export function rebuild(db: Db): { packs: number; events: number } {
+type Cell = string | number | null;
+
+const packColumns = [
+  'pack_id',
+  'code',
+  'status',
+  'kind',
+  'name',
+  'left',
+  'best_by',
+  'place_id',
+  'container_id',
+  'session_id',
+  'recipe_id',
+  'washed',
+  'last_instant',
+  'last_device',
+  'last_counter',
+  'data',
+] as const;
+const packValues = (r: Row): Cell[] => [
+  r.packId,
+  r.code,
+  r.status,
+  r.kind,
+  r.name,
+  r.left,
+  r.bestBy,
+  r.placeId ?? null,
+  r.containerId ?? null,
+  r.sessionId ?? null,
+  r.recipeId ?? null,
+  r.washed ? 1 : 0,
+  r.lastInstant,
+  r.lastDevice,
+  r.lastCounter,
+  JSON.stringify(r.data),
+];
+const eatenColumns = ['event_id', 'pack_id', 'day', 'meal', 'kind', 'name', 'portions', 'shares', 'guests'] as const;
+
+/** Empties a table and fills it with rows; its indexes are taken off before and built anew after, which is quicker than keeping them up row by row. */
+function refill(sqlite: OpenDb['sqlite'], table: string, columns: readonly string[], rows: readonly Cell[][]): void {
+  const indexes = sqlite
+    .prepare("select name, sql from sqlite_master where type = 'index' and tbl_name = ? and sql is not null")
+    .all(table) as { name: string; sql: string }[];
+  for (const index of indexes) sqlite.exec(`drop index "${index.name}"`);
+  sqlite.exec(`delete from ${table}`);
+  const put = sqlite.prepare(
+    `insert into ${table} (${columns.map((c) => `"${c}"`).join(', ')}) values (${columns.map(() => '?').join(', ')})`,
+  );
+  for (const row of rows) put.run(row);
+  for (const index of indexes) sqlite.exec(index.sql);
+}
+
+type RawEvent = [id: string, subjects: string[], instant: string, device: string, counter: number, type: string, data: unknown];
+
+/** Rows read at a time; one text for many rows is read and parsed in half the time of row by row. */
+const chunk = 5000;
+const asJson = `'[' || json_quote(id) || ',' || subjects || ',' || json_quote(instant) || ',' || json_quote(device) || ',' || counter || ',' || json_quote(type) || ',' || data || ']'`;
+
+/** Every event that can speak of a pack. */
+function* packEvents(sqlite: OpenDb['sqlite']): Generator<TamboEvent> {
+  const [most] = sqlite.prepare('select coalesce(max(rowid), 0) as n from event').all() as { n: number }[];
+  const read = sqlite.prepare(
+    `select group_concat(${asJson}) as list from event where rowid > ? and rowid <= ? and stream in ('pack', 'label', 'any')`,
+  );
+  for (let from = 0; from < (most?.n ?? 0); from += chunk) {
+    const [row] = read.all(from, from + chunk) as { list: string | null }[];
+    for (const [id, subjects, instant, device, counter, type, data] of JSON.parse(`[${row?.list ?? ''}]`) as RawEvent[]) {
+      yield { id, subjects, instant, device, counter, version: 1, type, data } as TamboEvent;
+    }
+  }
+}
+
+/** Throws the projection away and folds it again from all events; equals what was there, for any history. Plain statements, since it reads every event. */
+export function rebuild({ db, sqlite }: Pick<OpenDb, 'db' | 'sqlite'>): { packs: number; events: number } {
   const bySubject = new Map<string, TamboEvent[]>();
   let events = 0;
-  for (const r of db.select().from(schema.event).all()) {
-    const e = eventFrom(r);
+  for (const e of packEvents(sqlite)) {
     events += 1;
     for (const subject of e.subjects) {
       const list = bySubject.get(subject);
@@ -118,29 +191,23 @@ export function rebuild(db: Db): { packs: number; events: number } {
       else bySubject.set(subject, [e]);
     }
   }
-  let packs = 0;
-  const rows: Row[] = [];
-  const eaten: (typeof schema.eatenLog.$inferInsert)[] = [];
+  const rows: Cell[][] = [];
+  const eaten: Cell[][] = [];
   for (const [subject, list] of bySubject) {
-    list.sort(byOrder);
     const pack = foldPack(list, subject);
-    const last = list.at(-1);
-    if (!pack || !last) continue;
-    packs += 1;
-    rows.push(rowOf(pack, last));
-    for (const e of effective(list)) if (e.type === 'eaten') eaten.push(eatenRow(pack, e));
+    if (!pack) continue;
+    const last = list.reduce((a, b) => (byOrder(a, b) < 0 ? b : a));
+    rows.push(packValues(rowOf(pack, last)));
+    if (!list.some((e) => e.type === 'eaten')) continue;
+    for (const e of effective(list)) {
+      if (e.type !== 'eaten') continue;
+      const r = eatenRow(pack, e);
+      eaten.push([r.eventId, r.packId, r.day, r.meal, r.kind, r.name, r.portions, JSON.stringify(r.shares), r.guests]);
+    }
   }
-  db.transaction((tx) => {
-    tx.delete(schema.packState).run();
-    tx.delete(schema.eatenLog).run();
-    for (let i = 0; i < rows.length; i += 500)
-      tx.insert(schema.packState)
-        .values(rows.slice(i, i + 500))
-        .run();
-    for (let i = 0; i < eaten.length; i += 500)
-      tx.insert(schema.eatenLog)
-        .values(eaten.slice(i, i + 500))
-        .run();
+  db.transaction(() => {
+    refill(sqlite, 'pack_state', packColumns, rows);
+    refill(sqlite, 'eaten_log', eatenColumns, eaten);
   });
-  return { packs, events };
+  return { packs: rows.length, events };
 }

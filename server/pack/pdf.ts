@@ -16,8 +16,35 @@ const fontSets = (): Sets =>
     bold: { latin: fontFile('latin', 700), ext: fontFile('latin-ext', 700) },
   });
 
+interface Glyph {
+  advanceWidth: number;
+}
+
+/** The part of pdfkit's font that is used here: its own font file, and how it lays a text out. */
 interface PdfFont {
-  font: { hasGlyphForCodePoint(point: number): boolean };
+  font: { hasGlyphForCodePoint(point: number): boolean; glyphForCodePoint(point: number): Glyph };
+  scale: number;
+  layout: (text: string) => { glyphs: Glyph[]; positions: object[]; advanceWidth: number };
+}
+
+/** One glyph a sign, no kerning and no ligatures: the widths that core measured are the widths on paper, and nothing is shaped twice. */
+function unshaped(font: PdfFont): PdfFont {
+  const known = new Map<number, Glyph>();
+  const glyph = (point: number): Glyph => {
+    const g = known.get(point) ?? font.font.glyphForCodePoint(point);
+    known.set(point, g);
+    return g;
+  };
+  font.layout = (text) => {
+    const glyphs = [...text].map((sign) => glyph(sign.codePointAt(0) ?? 63));
+    const widths = glyphs.map((g) => g.advanceWidth * font.scale);
+    return {
+      glyphs,
+      positions: widths.map((w) => ({ xAdvance: w, yAdvance: 0, xOffset: 0, yOffset: 0, advanceWidth: w })),
+      advanceWidth: widths.reduce((sum, w) => sum + w, 0),
+    };
+  };
+  return font;
 }
 
 /** Splits a text into runs that one of two font files can draw; a sign that neither has becomes a question mark. */
@@ -36,7 +63,7 @@ function runsOf(text: string, latin: PdfFont, ext: PdfFont): { text: string; ext
 }
 
 /**
- * Labels on sheets as a PDF: draws core's list, nothing of its own. Kerning and ligatures are off, since the widths were measured without.
+ * Labels on sheets as a PDF: draws core's list, nothing of its own.
  * @param start first free label of the first sheet
  */
 export async function labelsPdf(labels: readonly DrawnLabel[], grid: LabelGrid, start: number, createdAt: Date): Promise<Buffer> {
@@ -52,7 +79,7 @@ export async function labelsPdf(labels: readonly DrawnLabel[], grid: LabelGrid, 
     doc.registerFont(`${weight}-ext`, sets[weight].ext);
   }
   const page = { size: [grid.pageMm.w * ptPerMm, grid.pageMm.h * ptPerMm] as [number, number], margin: 0 };
-  const fontOf = (name: string): PdfFont => (doc.font(name) as unknown as { _font: PdfFont })._font;
+  const fontOf = (name: string): PdfFont => unshaped((doc.font(name) as unknown as { _font: PdfFont })._font);
   const spots = labelSpots(labels.length, start, grid);
   let pages = 0;
   labels.forEach((label, i) => {
@@ -64,18 +91,22 @@ export async function labelsPdf(labels: readonly DrawnLabel[], grid: LabelGrid, 
     }
     for (const weight of ['regular', 'bold'] as const) used[weight] ??= { latin: fontOf(`${weight}-latin`), ext: fontOf(`${weight}-ext`) };
     doc.fillColor('#000');
+    // the dark modules of a code are one path, filled once: a rectangle at a time takes four times as long
+    const bars = label.items.flatMap((item) => (item.type === 'rect' ? [item] : []));
+    for (const bar of bars) doc.rect((spot.x + bar.x) * ptPerMm, (spot.y + bar.y) * ptPerMm, bar.w * ptPerMm, bar.h * ptPerMm);
+    if (bars.length > 0) doc.fill();
     for (const item of label.items) {
       const x = (spot.x + item.x) * ptPerMm;
       const y = (spot.y + item.y) * ptPerMm;
-      if (item.type === 'rect') doc.rect(x, y, item.w * ptPerMm, item.h * ptPerMm).fill();
-      else if (item.type === 'mark') drawMark(doc, item.kind, x, y, (item.size * ptPerMm) / 20);
-      else {
+      if (item.type === 'mark') drawMark(doc, item.kind, x, y, (item.size * ptPerMm) / 20);
+      else if (item.type === 'text') {
         let at = x;
-        for (const run of runsOf(item.text, used[item.weight].latin, used[item.weight].ext)) {
-          const options = { lineBreak: false, baseline: 'alphabetic' as const, features: [], kerning: false };
+        const runs = runsOf(item.text, used[item.weight].latin, used[item.weight].ext);
+        for (const run of runs) {
+          const options = { lineBreak: false, baseline: 'alphabetic' as const };
           doc.font(`${item.weight}-${run.ext ? 'ext' : 'latin'}`).fontSize(item.sizePt);
           doc.text(run.text, at, y, options);
-          at += doc.widthOfString(run.text, options);
+          if (runs.length > 1) at += doc.widthOfString(run.text, options);
         }
       }
     }

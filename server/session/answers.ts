@@ -3,6 +3,7 @@ import type { Session } from '#core/contract';
 import { addDays, dayOf, daysBetween } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
 import {
+  sessionStanding,
   sessionView,
   stages,
   supplies,
@@ -27,14 +28,7 @@ export const todayOf = (ctx: Context, world: Pick<World, 'household'>): string =
 
 /** One session with everything derived. */
 export function viewOf(ctx: Context, session: Session, world: World): SessionView {
-  return sessionView(
-    session,
-    eventsOf(ctx.db, session.id),
-    packsOfSession(ctx.db, session.id),
-    world,
-    ctx.clock.now(),
-    todayOf(ctx, world),
-  );
+  return sessionView(session, eventsOf(ctx.db, session.id), packsOfSession(ctx.db, session.id), world, ctx.clock.now());
 }
 
 export function sessionById(ctx: Context, id: string): { view: SessionView; world: World } {
@@ -44,14 +38,17 @@ export function sessionById(ctx: Context, id: string): { view: SessionView; worl
   return { view: viewOf(ctx, session, world), world };
 }
 
-const briefFrom = (view: SessionView): SessionBrief => ({
-  id: view.session.id,
-  name: view.session.name,
-  day: view.session.day,
-  dishes: view.batches.map((b) => b.revision.name),
-  portions: view.session.batches.reduce((s, b) => s + b.portions, 0),
-  state: view.state,
-});
+function briefOf(ctx: Context, session: Session, world: World): SessionBrief {
+  const { state, dishes } = sessionStanding(session, eventsOf(ctx.db, session.id), packsOfSession(ctx.db, session.id), world);
+  return {
+    id: session.id,
+    name: session.name,
+    day: session.day,
+    dishes,
+    portions: session.batches.reduce((s, b) => s + b.portions, 0),
+    state,
+  };
+}
 
 /** Sessions whose day lies far back are listed by name only; nobody packs a year-old pot. */
 const recentDays = 30;
@@ -61,7 +58,7 @@ export function recentSessions(ctx: Context, world: World): SessionBrief[] {
   const from = addDays(todayOf(ctx, world), -recentDays);
   return allDocuments(ctx.db, 'session')
     .filter((s) => s.day >= from)
-    .map((s) => briefFrom(viewOf(ctx, s, world)));
+    .map((s) => briefOf(ctx, s, world));
 }
 
 /** Not stored away yet: the next thing to do is on one of these. */

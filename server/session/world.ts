@@ -1,4 +1,4 @@
-import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
+import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
 import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
@@ -72,7 +72,7 @@ export const packsInStore = (db: Db): PackState[] =>
   db
     .select({ data: schema.packState.data })
     .from(schema.packState)
-    .where(ne(schema.packState.status, 'empty'))
+    .where(inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']))
     .all()
     .map((r) => r.data);
 

@@ -110,7 +110,7 @@ CREATE TABLE `pack_state` (
 CREATE UNIQUE INDEX `pack_by_code` ON `pack_state` (`code`);--> statement-breakpoint
 CREATE INDEX `pack_by_status` ON `pack_state` (`status`);--> statement-breakpoint
 CREATE INDEX `pack_by_session` ON `pack_state` (`session_id`);--> statement-breakpoint
-CREATE INDEX `pack_by_container` ON `pack_state` (`container_id`,`status`);--> statement-breakpoint
+CREATE INDEX `pack_by_container` ON `pack_state` (`container_id`,`status`,`washed`);--> statement-breakpoint
 CREATE INDEX `pack_by_recipe` ON `pack_state` (`recipe_id`);--> statement-breakpoint
 CREATE TABLE `place` (
 	`id` text PRIMARY KEY NOT NULL,
