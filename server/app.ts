@@ -71,7 +71,8 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
       customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
     }),
   );
-  app.use(compression());
+  // level 1: answers are small and the time to pack them counts more than the bytes
+  app.use(compression({ level: 1 }));
   app.use(express.json({ limit: '6mb' }));
 
   app.get(

@@ -46,7 +46,7 @@ export interface Runway {
 export const runwayRules = { halfLifeDays: 28, gapDays: 7, horizonDays: 730, quantiles: { early: 0.1, middle: 0.5, late: 0.9 } } as const;
 
 /** Enough for a smooth curve. */
-const mostPoints = 120;
+const mostPoints = 60;
 
 /** Days of the past that count: those between logs, without gaps of 7 days or more in which nobody wrote anything down. */
 function countedDays(eaten: readonly DayEaten[], today: Day): Day[] {

@@ -1,7 +1,7 @@
 import type { Batch, Container, Revision } from '#core/contract';
 import type { Task } from '#core/cook';
 import { choosePacks, cubeRounds, freeAfter, type CubeRounds, type Free, type PackChoice, type PackResult } from '#core/pack';
-import { scaleRecipe, type ScaledRecipe } from '#core/recipe';
+import type { ScaledRecipe } from '#core/recipe';
 import type { ShopSection } from '#core/shop';
 import type { PackState } from '#core/store';
 import { containerFacts, lotFacts, type ContainerFacts, type LotFacts } from './labels.ts';
@@ -171,7 +171,7 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
 /** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
 export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
   const { batch, revision } = input;
-  const result = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+  const result = world.scale(revision, batch.portions);
   if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
   const { made, packs, tonightMl, discardedMl, toPackMl, flags } = standingOf(input);
   const packing =

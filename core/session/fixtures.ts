@@ -2,6 +2,7 @@ import type { Batch, Eater, Household, Revision, Session } from '#core/contract'
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
 import { reheatRows, thawRows } from '#core/pack/data';
+import { scaleRecipe } from '#core/recipe';
 import type { PackState } from '#core/store';
 import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
@@ -46,6 +47,8 @@ export const testEater = (id: string, over: Partial<Eater> = {}): Eater => ({
   ...over,
 });
 
+const finder = ingredientFinder(ingredientRows);
+
 /** A small household: two adults at dinner every day, tubs and bags, one chest. */
 export function testWorld(
   over: Partial<World> = {},
@@ -82,7 +85,8 @@ export function testWorld(
       return revision && { recipe: { id, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }, revision };
     },
     revision: (id) => revisions.find((r) => r.id === id),
-    finder: ingredientFinder(ingredientRows),
+    scale: (revision, portions) => scaleRecipe(revision, portions, { finder, scaleStepG: 1 }),
+    finder,
     lives: new Map(lifeRows.map((r) => [r.id, r])),
     materials: new Map(materialRows.map((r) => [r.id, r])),
     reheats: reheatRows,

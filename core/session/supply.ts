@@ -1,5 +1,5 @@
 import type { Day } from '#core/contract';
-import { addDays, demand, sayDay } from '#core/kitchen';
+import { addDays, demand, sayDay, type Demand } from '#core/kitchen';
 import { probablyEaten, runway, type DayEaten, type Runway } from '#core/eat';
 import { dinnerQuarters, dinnersLeft } from './dinners.ts';
 import type { World } from './world.ts';
@@ -45,6 +45,12 @@ export const saysLast = (r: Runway): string => {
 export function supplies(world: World, today: Day, eaten: readonly EatenDay[], tonightLogged: boolean): Supplies {
   const { stock, probable } = probablyEaten(world.packs, today);
   const { household, eaters } = world;
+  const asked = new Map<Day, Demand>();
+  const demandOn = (day: Day): Demand => {
+    const d = asked.get(day) ?? demand(eaters, day);
+    asked.set(day, d);
+    return d;
+  };
   const cubesPerMeal = eaters.find((e) => e.baby)?.baby?.cubesPerMeal ?? 3;
   const inGroup = (group: EatenDay['group']): DayEaten[] => [
     ...eaten
@@ -56,7 +62,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
         day: p.planned?.day ?? today,
         portions:
           group === 'dinner'
-            ? Math.min(p.left, demand(eaters, p.planned?.day ?? today).quarters / 4)
+            ? Math.min(p.left, demandOn(p.planned?.day ?? today).quarters / 4)
             : group === 'baby'
               ? p.left / cubesPerMeal
               : p.left,
@@ -81,7 +87,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
     quarters / 4,
     dinnersLeft(quarters, eaters, today, tonightLogged),
     'dinners',
-    (day) => demand(eaters, day).quarters / 4,
+    (day) => demandOn(day).quarters / 4,
   );
   const cubes = stock.filter((p) => p.kind === 'puree').reduce((s, p) => s + p.left, 0);
   const hasBaby = eaters.some((e) => e.stage === 'baby');
@@ -89,7 +95,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   return {
     dinners,
     ...(hasBaby && {
-      baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demand(eaters, day).babyMeals),
+      baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demandOn(day).babyMeals),
     }),
     ...((brothMl > 0 || household.brothPacksPerWeek > 0) && {
       broth: make(

@@ -4,6 +4,9 @@ import { probablyEaten } from '#core/eat';
 import { statusOf, useFirst, type Due, type PackState } from '#core/store';
 import type { World } from './world.ts';
 
+/** Packs that Today can need of those to eat first; Store and Eat list them all. */
+const mostFirst = 24;
+
 export interface WeekDay {
   day: Day;
   quarters: number;
@@ -51,7 +54,7 @@ export function todayView(world: World, today: Day, tonightLogged: boolean): Tod
       .map((pack) => ({ pack, day: pack.planned?.day ?? today, by: takeOutBy(pack, pack.planned?.day ?? today, world) }))
       .sort((a, b) => a.by.localeCompare(b.by) || a.day.localeCompare(b.day)),
     fridge: ordered.filter((o) => statusOf(o.pack) === 'fridge'),
-    eatFirst: ordered.filter((o) => statusOf(o.pack) === 'frozen'),
+    eatFirst: ordered.filter((o) => statusOf(o.pack) === 'frozen').slice(0, mostFirst),
     unlabelled: stock.filter((p) => !p.labelled),
     unplaced: stock.filter((p) => statusOf(p) === 'unplaced'),
     probable,

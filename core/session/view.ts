@@ -1,7 +1,6 @@
 import type { Instant, Session, TamboEvent } from '#core/contract';
 import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
-import { scaleRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, roomIn, type PackState } from '#core/store';
 import { batchView, standingOf, type BatchView } from './batch.ts';
@@ -52,7 +51,7 @@ function prepare(session: Session, events: readonly TamboEvent[], world: World) 
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
   const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
   const scaled = known.flatMap(({ batch, revision }) => {
-    const r = scaleRecipe(revision, batch.portions, { finder: world.finder, scaleStepG: world.household.scaleStepG });
+    const r = world.scale(revision, batch.portions);
     return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
   });
   const list = shoppingList(scaled, world.finder);

@@ -1,7 +1,7 @@
 import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
 import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
-import { allergenSummary } from '#core/recipe';
+import { allergenSummary, type ScaleResult } from '#core/recipe';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {
@@ -15,6 +15,8 @@ export interface World {
   usage: ReadonlyMap<string, ContainerUse>;
   recipe: (id: string) => { recipe: Recipe; revision: Revision } | undefined;
   revision: (id: string) => Revision | undefined;
+  /** A recipe at a number of portions; revisions never change, so an answer may be kept. */
+  scale: (revision: Revision, portions: number) => ScaleResult;
   finder: IngredientFinder;
   lives: ReadonlyMap<string, LifeRow>;
   materials: ReadonlyMap<string, ReferenceRow>;

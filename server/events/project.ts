@@ -106,6 +106,8 @@ export function project(db: Db, event: TamboEvent): void {
 }
 
 type Cell = string | number | null;
+/** Rows in one insert: each call into SQLite has its price. */
+const rowsAtOnce = 40;
 
 const packColumns = [
   'pack_id',
@@ -152,10 +154,15 @@ function refill(sqlite: OpenDb['sqlite'], table: string, columns: readonly strin
     .all(table) as { name: string; sql: string }[];
   for (const index of indexes) sqlite.exec(`drop index "${index.name}"`);
   sqlite.exec(`delete from ${table}`);
-  const put = sqlite.prepare(
-    `insert into ${table} (${columns.map((c) => `"${c}"`).join(', ')}) values (${columns.map(() => '?').join(', ')})`,
-  );
-  for (const row of rows) put.run(row);
+  const names = columns.map((c) => `"${c}"`).join(', ');
+  const one = `(${columns.map(() => '?').join(', ')})`;
+  const statement = (n: number) =>
+    sqlite.prepare(`insert into ${table} (${names}) values ${Array.from({ length: n }, () => one).join(', ')}`);
+  const many = statement(rowsAtOnce);
+  for (let from = 0; from < rows.length; from += rowsAtOnce) {
+    const part = rows.slice(from, from + rowsAtOnce);
+    (part.length === rowsAtOnce ? many : statement(part.length)).run(part.flat());
+  }
   for (const index of indexes) sqlite.exec(index.sql);
 }
 

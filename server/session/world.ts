@@ -1,8 +1,9 @@
-import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
+import { and, count, eq, gte, inArray, sql, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
 import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
 import { groupOf } from '#core/session';
+import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
 
@@ -34,6 +35,9 @@ interface Reference {
   reheats: ReferenceRow[];
   thaws: ReferenceRow[];
   allergenNames: Map<string, string>;
+  /** Revisions never change: each is read, and scaled to a size, once. */
+  revisions: Map<string, Revision>;
+  scaled: WeakMap<Revision, Map<string, ScaleResult>>;
 }
 
 const kept = new WeakMap<Db, Reference>();
@@ -62,19 +66,44 @@ export function referenceOf(db: Db): Reference {
     reheats: referenceRows(db, 'reheat'),
     thaws: referenceRows(db, 'thaw'),
     allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, shortNames[r.id] ?? String(r.allergen)])),
+    revisions: new Map(),
+    scaled: new WeakMap(),
   };
   kept.set(db, made);
   return made;
 }
 
-/** Packs that hold food. */
-export const packsInStore = (db: Db): PackState[] =>
-  db
+interface Stock {
+  /** The newest event when this was read; events are only ever added. */
+  newest: number;
+  packs: PackState[];
+  usage: Map<string, ContainerUse>;
+}
+
+const keptStock = new WeakMap<Db, Stock>();
+
+/** The stock as of the newest event; read again only when something was logged since. */
+function stockOf(db: Db): Stock {
+  const newest =
+    db
+      .select({ n: sql<number>`coalesce(max(rowid), 0)` })
+      .from(schema.event)
+      .get()?.n ?? 0;
+  const found = keptStock.get(db);
+  if (found?.newest === newest) return found;
+  const packs = db
     .select({ data: schema.packState.data })
     .from(schema.packState)
     .where(inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']))
     .all()
     .map((r) => r.data);
+  const made = { newest, packs, usage: containerUsage(db) };
+  keptStock.set(db, made);
+  return made;
+}
+
+/** Packs that hold food. */
+export const packsInStore = (db: Db): PackState[] => stockOf(db).packs;
 
 /** Packs of one session, empty ones too. */
 export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
@@ -104,21 +133,32 @@ export function containerUsage(db: Db): Map<string, ContainerUse> {
 
 /** The world as the database has it now. */
 export function worldOf(db: Db): World {
-  const revisions = new Map<string, Revision | undefined>();
+  const reference = referenceOf(db);
+  const stock = stockOf(db);
+  const household = householdOf(db);
   const revision = (id: string): Revision | undefined => {
-    if (!revisions.has(id)) revisions.set(id, documentById(db, 'recipe_revision', id));
-    return revisions.get(id);
+    const found = reference.revisions.get(id) ?? documentById(db, 'recipe_revision', id);
+    if (found) reference.revisions.set(id, found);
+    return found;
   };
   return {
-    ...referenceOf(db),
-    household: householdOf(db),
+    ...reference,
+    household,
     eaters: allDocuments(db, 'eater'),
     equipment: allDocuments(db, 'equipment'),
     containers: allDocuments(db, 'container'),
     places: allDocuments(db, 'place'),
-    packs: packsInStore(db),
-    usage: containerUsage(db),
+    packs: stock.packs,
+    usage: stock.usage,
     revision,
+    scale(r, portions) {
+      const sizes = reference.scaled.get(r) ?? new Map<string, ScaleResult>();
+      reference.scaled.set(r, sizes);
+      const key = `${portions}/${household.scaleStepG}`;
+      const result = sizes.get(key) ?? scaleRecipe(r, portions, { finder: reference.finder, scaleStepG: household.scaleStepG });
+      sizes.set(key, result);
+      return result;
+    },
     recipe(id) {
       const recipe: Recipe | undefined = documentById(db, 'recipe', id);
       const r = recipe && revision(recipe.revisionId);
