@@ -41,6 +41,8 @@ export async function getJson<T>(server: RunningServer, path: string): Promise<T
 
 /** Waits until everything that was done has reached the server. */
 export async function settled(page: Page): Promise<void> {
+  // a tap is kept on the device a moment after it, and only then can it be seen to be gone
+  await page.waitForTimeout(200);
   await page.waitForFunction(async () => {
     const open = indexedDB.open('tambo', 1);
     return new Promise<boolean>((resolve) => {

@@ -15,10 +15,16 @@ interface Props {
   onSelect: (p: PackBrief) => void;
 }
 
-const fits = (text: string, width: number, px: number): string => {
-  const most = Math.floor(width / (px * 0.5));
-  return text.length <= most ? text : most > 3 ? `${text.slice(0, most - 1).trimEnd()}…` : '';
-};
+/** About how wide a text of this many signs is, in a tile's type. */
+const signMm = 7.2;
+
+/** What fits on a tile: name or number beside the mark, then what is inside and the date, or the date alone, or nothing. */
+function showText(pack: PackBrief, width: number): { text: string; strong: boolean }[] {
+  const room = (text: string, from: number): boolean => from + text.length * signMm <= width;
+  const first = [pack.name, sayPortions(pack.left)].find((t) => room(t, 24));
+  const second = [`${amountOf(pack)}, ${sayDay(pack.bestBy)}`, sayDay(pack.bestBy)].find((t) => room(t, 4));
+  return [...(first ? [{ text: first, strong: true }] : []), ...(first && second ? [{ text: second, strong: false }] : [])];
+}
 
 /** A freezer drawn to its litres: upright from the front with its shelves, a chest from above with its baskets; a tile's area follows its pack's volume. */
 export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) {
@@ -100,15 +106,19 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
                       fill={`var(--kind-${t.pack.kind})`}
                     />
                   )}
-                  {t.w > 34 && (
-                    <text x={t.x + 22} y={t.y + 15} fontSize="14" fontWeight="700" fill="var(--ink)">
-                      {t.w > 100 ? fits(t.pack.name, t.w - 24, 14) : sayPortions(t.pack.left)}
-                    </text>
-                  )}
-                  {t.w > 34 && t.h > 31 && (
-                    <text x={t.x + 5} y={t.y + t.h - 6} fontSize="13" fill="var(--ink)">
-                      {t.w > 100 ? `${amountOf(t.pack)}, ${sayDay(t.pack.bestBy)}` : sayDay(t.pack.bestBy)}
-                    </text>
+                  {showText(t.pack, t.w).map(({ text, strong }, line) =>
+                    line === 1 && t.h <= 31 ? null : (
+                      <text
+                        key={text}
+                        x={t.x + (line === 0 ? 22 : 5)}
+                        y={line === 0 ? t.y + 15 : t.y + t.h - 6}
+                        fontSize={strong ? 14 : 13}
+                        fontWeight={strong ? 700 : 400}
+                        fill="var(--ink)"
+                      >
+                        {text}
+                      </text>
+                    ),
                   )}
                 </g>
               );

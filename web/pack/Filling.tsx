@@ -14,7 +14,8 @@ import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
 
-export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
+/** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
+export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView; onFilled: () => void }) {
   const kitchen = useKitchenQuery().data;
   const frame = useFrameQuery().data;
   const { log } = useCommands();
@@ -79,6 +80,7 @@ export function Filling({ b, view }: { b: BatchView; view: SessionView }) {
         data: { batchId: b.batch.id, day: frame.today, shares: [], volumeMl: Math.round(choice.tonightMl) },
       });
     setProblem(undefined);
+    onFilled();
     await log(events, `${b.revision.name}: ${countOf(choice.packs, 'pack')} filled`);
   };
   return (

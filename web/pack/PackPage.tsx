@@ -74,7 +74,14 @@ export function PackPage() {
           Labels
         </Link>
       </PageHead>
-      {!b.flags.packed && b.toPackMl > 0 && <Filling key={b.batch.id + String(b.yield.how)} b={b} view={data} />}
+      {!b.flags.packed && b.toPackMl > 0 && (
+        <Filling
+          key={b.batch.id + String(b.yield.how)}
+          b={b}
+          view={data}
+          onFilled={() => setParams({ dish: b.batch.id }, { replace: true })}
+        />
+      )}
       {b.packs.length > 0 && <Filled b={b} places={places} sessionId={id} />}
       <p className="sub" style={{ marginTop: 14 }}>
         Now {clockOf(frame.now, frame.household.timeZone)}.{' '}

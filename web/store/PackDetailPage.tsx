@@ -8,6 +8,7 @@ import { Cautions, DueTag, PageHead, Waiting, Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { LabelDrawing } from '../draw/LabelDrawing.tsx';
 import { previewOf } from '../pack/usePreview.ts';
+import { MoveTo } from './MoveTo.tsx';
 import { placeName } from './words.ts';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
@@ -48,7 +49,6 @@ export function PackDetailPage() {
   const label = previewOf(data.label, frame.household.address ?? '');
   const empty = brief.status === 'empty';
   const evenings = Array.from({ length: 9 }, (_, i) => addDays(frame.today, i));
-  const freezers = data.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   return (
     <main className="page">
       <PageHead
@@ -166,27 +166,10 @@ export function PackDetailPage() {
                     Take out
                   </button>
                 )}
-                <select
-                  className="field"
-                  aria-label="Move to"
-                  value=""
-                  onChange={(e) => {
-                    const [placeId = '', zoneId = ''] = e.currentTarget.value.split('|');
-                    if (placeId)
-                      void log([{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }], `${pack.name} is put away`);
-                  }}
-                >
-                  <option value="">Move to...</option>
-                  {freezers.map((f) => (
-                    <optgroup key={f.id} label={f.name}>
-                      {f.zones.map((z) => (
-                        <option key={z.id} value={`${f.id}|${z.id}`}>
-                          {f.name}, {z.name}
-                        </option>
-                      ))}
-                    </optgroup>
-                  ))}
-                </select>
+                <MoveTo
+                  places={data.places}
+                  onMove={(to) => void log([{ type: 'moved', subjects: [pack.packId], data: to }], `${pack.name} is put away`)}
+                />
                 {!pack.labelled && (
                   <button
                     type="button"

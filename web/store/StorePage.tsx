@@ -7,6 +7,7 @@ import { useStoreQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, Empty, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { MoveTo } from './MoveTo.tsx';
 import { amountOf, placeName } from './words.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
@@ -44,13 +45,8 @@ export function StorePage() {
   const pack = data.packs.find((p) => p.packId === selected) ?? shown[0];
   const loose = data.packs.filter((p) => p.status === 'unplaced');
   const freeMl = freezers.reduce((s, f) => s + f.room.freeMl, 0);
-  const move = (target: string): void => {
-    const [placeId = '', zoneId = ''] = target.split('|');
-    if (pack)
-      void log(
-        [{ type: 'moved', subjects: [pack.packId], data: { placeId, zoneId } }],
-        `${pack.name} is in ${placeName(places, { placeId, zoneId })}`,
-      );
+  const move = (to: { placeId: string; zoneId: string }): void => {
+    if (pack) void log([{ type: 'moved', subjects: [pack.packId], data: to }], `${pack.name} is in ${placeName(places, to)}`);
   };
   if (data.packs.length === 0)
     return (
@@ -168,23 +164,7 @@ export function StorePage() {
                     Take out
                   </button>
                 )}
-                <select
-                  className="field"
-                  aria-label="Move to"
-                  value=""
-                  onChange={(e) => e.currentTarget.value && move(e.currentTarget.value)}
-                >
-                  <option value="">Move to...</option>
-                  {freezers.map((f) => (
-                    <optgroup key={f.place.id} label={f.place.name}>
-                      {f.place.zones.map((z) => (
-                        <option key={z.id} value={`${f.place.id}|${z.id}`}>
-                          {f.place.name}, {z.name}
-                        </option>
-                      ))}
-                    </optgroup>
-                  ))}
-                </select>
+                <MoveTo places={places} onMove={move} />
                 <Link className="btn o" to={`/p/${pack.code}`}>
                   Open
                 </Link>
