@@ -1,5 +1,5 @@
 import type { Revision, Step } from '#core/contract';
-import { countOf, listOf, sayMass, type IngredientFinder } from '#core/kitchen';
+import { listOf, sayMass, type IngredientFinder } from '#core/kitchen';
 import type { ScaledRecipe } from '#core/recipe';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
@@ -132,6 +132,3 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
   );
   return [...[...preps.values()].map((p) => p.task), ...steps];
 }
-
-/** How much work that is, in words: `14 tasks`. */
-export const sayTaskCount = (tasks: readonly Task[]): string => countOf(tasks.length, 'task');

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import {
   bagRows,
@@ -88,13 +88,3 @@ export function referenceRows<T extends ReferenceTable>(db: Db, table: T): (T ex
     .all()
     .map((r) => (r.edited ?? r.shipped) as unknown as Row);
 }
-
-/** One row with where it comes from. */
-export const referenceRow = (db: Db, table: ReferenceTable, id: string): Record<string, unknown> | undefined => {
-  const row = db
-    .select()
-    .from(refRow)
-    .where(and(eq(refRow.table, table), eq(refRow.id, id)))
-    .get();
-  return row ? (row.edited ?? row.shipped) : undefined;
-};

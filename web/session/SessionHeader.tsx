@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { countOf, sayPortions, sayWeekday } from '#core/kitchen';
+import { countOf, sayWeekday } from '#core/kitchen';
 import { nextStep, type SessionBrief } from '#core/session';
 import { RoadShelf } from '../draw/RoadShelf.tsx';
 
@@ -11,7 +11,7 @@ export function nextLink(s: Pick<SessionBrief, 'id' | 'state'>): { to: string; s
 }
 
 /** Where a session stands and the one thing to do next; carried through the stations. */
-export function SessionHeader({ brief, here, subtitle }: { brief: SessionBrief; here?: string; subtitle?: string }) {
+export function SessionHeader({ brief, here }: { brief: SessionBrief; here?: string }) {
   const next = nextLink(brief);
   return (
     <section className="card roadhead" style={{ marginBottom: 16, padding: '10px 16px' }} aria-label={`Road of ${brief.name}`}>
@@ -22,7 +22,9 @@ export function SessionHeader({ brief, here, subtitle }: { brief: SessionBrief; 
               {brief.name}
             </Link>
           </h2>
-          <div className="sub">{subtitle ?? `${sayWeekday(brief.day)}, ${countOf(brief.dishes.length, 'dish', 'dishes')}`}</div>
+          <div className="sub">
+            {sayWeekday(brief.day)}, {countOf(brief.dishes.length, 'dish', 'dishes')}
+          </div>
         </div>
         <RoadShelf state={brief.state} width={540} />
         {next && next.to !== here && (
@@ -34,5 +36,3 @@ export function SessionHeader({ brief, here, subtitle }: { brief: SessionBrief; 
     </section>
   );
 }
-
-export const sayPlates = (n: number): string => `${sayPortions(n)} ${n === 1 ? 'plate' : 'plates'}`;

@@ -1,0 +1,89 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  addMonths,
+  capital,
+  countOf,
+  listOf,
+  sayDayYear,
+  sayLongDay,
+  sayMass,
+  sayMinutes,
+  sayMoney,
+  sayNear,
+  sayPortions,
+  sayVolume,
+  sayWeekday,
+} from './index.ts';
+
+const plain = (text: string): string => text.replace(/\u00A0/g, ' ');
+
+describe('how figures are said', () => {
+  it.each([
+    [0.25, '¼'],
+    [1, '1'],
+    [1.5, '1½'],
+    [2.75, '2¾'],
+    [17, '17'],
+  ])('%d portions are %s', (n, text) => expect(sayPortions(n)).toBe(text));
+
+  it.each([
+    [950, '950 g'],
+    [1650, '1.65 kg'],
+    [8, '8 g'],
+    [2.5, '2.5 g'],
+  ])('%d g is %s', (g, text) => expect(plain(sayMass(g))).toBe(text));
+
+  it.each([
+    [500, '500 ml'],
+    [3100, '3.1 L'],
+    [4.5, '4.5 ml'],
+  ])('%d ml is %s', (ml, text) => expect(plain(sayVolume(ml))).toBe(text));
+
+  it.each([
+    [45, '45 min'],
+    [60, '1 h'],
+    [152, '2 h 32 min'],
+    [0.4, '0 min'],
+  ])('%d minutes are %s', (min, text) => expect(plain(sayMinutes(min))).toBe(text));
+
+  it('keeps numbers and their unit on one line', () => {
+    for (const text of [sayMass(1650), sayVolume(500), sayMinutes(152), countOf(3, 'tub')]) expect(text).not.toContain(' ');
+  });
+
+  it('counts and lists', () => {
+    expect(plain(countOf(1, 'tub'))).toBe('1 tub');
+    expect(plain(countOf(6, 'dish', 'dishes'))).toBe('6 dishes');
+    expect(listOf(['leek', 'onion', 'barley'])).toBe('leek, onion and barley');
+    expect(listOf([])).toBe('');
+    expect(capital('aubergine')).toBe('Aubergine');
+  });
+
+  it('says money in the household’s own', () => expect(sayMoney(134, 'GBP', 'en-GB')).toBe('£1.34'));
+
+  it('says every quarter back as it was meant', () => {
+    const value = (text: string): number => Number(/^\d*/.exec(text)![0] || 0) + ({ '¼': 0.25, '½': 0.5, '¾': 0.75 }[text.slice(-1)] ?? 0);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 400 }), (q) => {
+        expect(value(sayPortions(q / 4))).toBe(q / 4);
+      }),
+    );
+  });
+});
+
+describe('how days are said', () => {
+  it('has the month in letters, always', () => {
+    expect(plain(sayDayYear('2026-03-04'))).toBe('4 Mar 2026');
+    expect(plain(sayWeekday('2026-11-28'))).toBe('Sat 28 Nov');
+    expect(plain(sayLongDay('2026-11-24'))).toBe('Tuesday, 24 November');
+  });
+  it('three May and six months is best by 3 Nov', () => expect(plain(sayDayYear(addMonths('2026-05-03', 6)))).toBe('3 Nov 2026'));
+  it.each([
+    ['2026-11-24', 'today'],
+    ['2026-11-25', 'tomorrow'],
+    ['2026-11-23', 'yesterday'],
+    ['2026-11-28', 'Saturday'],
+    ['2026-12-04', 'Fri 4 Dec'],
+    ['2026-11-20', 'Fri 20 Nov'],
+  ])('%s is %s', (day, text) => expect(plain(sayNear(day, '2026-11-24'))).toBe(text));
+});
