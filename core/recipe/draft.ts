@@ -1,8 +1,8 @@
 import type { Kind, Line, Revision, Step } from '#core/contract';
-import { toNumber, type IngredientFinder } from '#core/kitchen';
+import { toNumber, type IngredientFinder, type IngredientRow } from '#core/kitchen';
 import type { FileRecipe } from './jsonld/index.ts';
 import { minutesOf } from './jsonld/index.ts';
-import { readLine } from './text/line.ts';
+import { readLine, type ReadLine } from './text/line.ts';
 
 /** A recipe read from a file, with every guess marked, ready for the review card. */
 export interface RecipeDraft {
@@ -75,6 +75,9 @@ function hazardsOf(text: string): Step['hazards'] {
   return hazards;
 }
 
+/** Words of names that say nothing about which ingredient a step means. */
+const commonWords = new Set(['tinned', 'chopped', 'fresh', 'dried', 'ground', 'cooked', 'white', 'plain', 'whole', 'table']);
+
 function usesOf(text: string, lines: readonly Line[], used: Map<string, boolean>): Step['uses'] {
   const low = text.toLowerCase();
   return lines
@@ -82,7 +85,7 @@ function usesOf(text: string, lines: readonly Line[], used: Map<string, boolean>
       line.name
         .toLowerCase()
         .split(/\s+/)
-        .some((word) => word.length > 3 && low.includes(word.replace(/(?:oes|es|s)$/, ''))),
+        .some((word) => word.length > 3 && !commonWords.has(word) && low.includes(word.replace(/(?:oes|es|s)$/, ''))),
     )
     .filter((line) => {
       if (used.has(line.id)) return false;
@@ -90,6 +93,13 @@ function usesOf(text: string, lines: readonly Line[], used: Map<string, boolean>
       return true;
     })
     .map((line) => ({ lineId: line.id, share: 1 }));
+}
+
+/** The ingredient a line means; what comes in a tin is looked for among the tins first. */
+function matchLine(written: string, read: ReadLine, finder: IngredientFinder): IngredientRow | undefined {
+  const tinned = /\b(tins?|cans?|tinned|canned)\b/i.test(written);
+  const asTin = tinned ? finder.match(`tinned ${read.form === 'chopped' ? 'chopped ' : ''}${read.name}`) : undefined;
+  return asTin ?? finder.match(read.name) ?? finder.match(written);
 }
 
 /**
@@ -105,7 +115,7 @@ export function draftRecipe(file: FileRecipe, finder: IngredientFinder, ids: () 
       section = read.heading.slice(0, 80);
       continue;
     }
-    const found = finder.match(read.name) ?? finder.match(written);
+    const found = matchLine(written, read, finder);
     const scaling: Line['scaling'] =
       read.toTaste || read.unit === 'pinch'
         ? { rule: 'toTaste' }
@@ -120,7 +130,7 @@ export function draftRecipe(file: FileRecipe, finder: IngredientFinder, ids: () 
       ...(read.amountTo !== undefined && { amountTo: read.amountTo }),
       ...(read.unit && { unit: read.unit }),
       item: found ? { type: 'ingredient', id: found.id } : { type: 'unmatched' },
-      name: read.name.slice(0, 160),
+      name: (found?.name ?? read.name).slice(0, 160),
       ...(read.form && { form: read.form }),
       ...(read.sizeMm && { sizeMm: read.sizeMm }),
       ...(read.note && { note: read.note }),

@@ -194,5 +194,21 @@ describe('a draft from a file', () => {
     expect(steps[2]!.hazards).toContain('hotBlending');
     expect(steps[0]!.uses.map((u) => u.lineId)).toContain(draft.revision.lines[0]!.id);
   });
+  it('looks among the tins for what comes in one', () => {
+    const tins = draftRecipe(
+      {
+        name: 'Pot',
+        lines: ['2 x 400 g tins chopped tomatoes', '1 (400 g) tin chickpeas, drained', '3 tomatoes'],
+        steps: [],
+        tags: [],
+        notUnderstood: [],
+      },
+      finder,
+      () => `y${(n += 1)}`,
+    );
+    expect(tins.revision.lines.map((l) => l.item)).toEqual(
+      ['tomato_tin_chopped', 'chickpea_tin', 'tomato'].map((id) => ({ type: 'ingredient', id })),
+    );
+  });
   it('guesses the storage row from the name', () => expect(draft.revision.storage[0]!.rowId).toBe('soup_veg'));
 });

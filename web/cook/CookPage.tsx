@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, countOf, minutesBetween, sayMinutes, sayWeekday } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
@@ -22,6 +23,7 @@ export function CookPage() {
   const now = useNow(1000);
   const pending = usePending(id);
   const actions = useTaskActions(id, now);
+  const [free, setFree] = useState<ReadonlySet<string>>(new Set());
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const brief = sessions?.sessions.find((s) => s.id === id);
@@ -31,7 +33,9 @@ export function CookPage() {
   const open = data.tasks.filter((t) => !stateOf(t));
   const closedIds = new Set(closed.map((t) => t.id));
   const ready = open.filter((t) => t.after.every((a) => closedIds.has(a) || !data.tasks.some((x) => x.id === a)));
-  const hands = running.find((t) => t.log?.startedAt !== undefined && minutesBetween(t.log.startedAt, now) < t.handsOnMin);
+  const hands = running.find(
+    (t) => !free.has(t.id) && t.log?.startedAt !== undefined && minutesBetween(t.log.startedAt, now) < t.handsOnMin,
+  );
   const current = hands ?? ready[0] ?? running[0];
   const makespan = data.schedule?.makespanMin ?? 0;
   const begun = closed.length + running.length > 0;
@@ -92,6 +96,9 @@ export function CookPage() {
                 }}
                 now={now}
                 actions={actions}
+                onFree={
+                  current === hands && current.waitMin > 0 && ready.length > 0 ? () => setFree(new Set([...free, current.id])) : undefined
+                }
               />
             ) : (
               <section className="card">

@@ -4,19 +4,28 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf, dishOf } from './words.ts';
 import { useTaskActions, leftOf } from './taskActions.ts';
 
+/** Minutes before the end from which a task is looked at. */
+const lookMin = 5;
+
+/** The task at hand, large: its figures, what tells that it is done, and what can be done with it. */
 export function NowCard({
   view,
   task,
   now,
   actions,
+  onFree,
 }: {
   view: SessionView;
   task: TaskView;
   now: string;
   actions: ReturnType<typeof useTaskActions>;
+  /** Hands are free again, the rest minds itself; absent when nothing is left to mind. */
+  onFree?: (() => void) | undefined;
 }) {
   const running = task.log?.state === 'running';
   const left = leftOf(task, now);
+  // the condition comes before the action once it is time to look
+  const nearlyUp = running && left <= lookMin;
   return (
     <section className="card" style={{ padding: '18px 22px' }} aria-label="Do now">
       <div className="row" style={{ marginBottom: 6 }}>
@@ -24,7 +33,7 @@ export function NowCard({
         <span className="quiet grow">{dishOf(view, task)}</span>
         {task.cook && <span className="quiet">{task.cook}</span>}
       </div>
-      {running && task.cue && (
+      {nearlyUp && task.cue && (
         <p className="note" style={{ fontSize: 18, marginBottom: 8 }}>
           <b>First:</b> {task.cue}.
         </p>
@@ -40,7 +49,7 @@ export function NowCard({
         {task.needs.length > 0 && `, ${task.needs.map((n) => (n.tempC ? `${n.kind} ${n.tempC} °C` : n.kind)).join(', ')}`}
         {task.guess && ', a guess'}
       </p>
-      {!running && task.cue && (
+      {!nearlyUp && task.cue && (
         <p style={{ fontSize: 18, marginTop: 6 }}>
           Done when: <b>{task.cue}</b>.
         </p>
@@ -69,6 +78,11 @@ export function NowCard({
         {running && (
           <button type="button" className="btn l o" onClick={() => actions.more(task)}>
             5 more min
+          </button>
+        )}
+        {onFree && (
+          <button type="button" className="btn l o" onClick={onFree}>
+            It minds itself now
           </button>
         )}
         <button type="button" className="btn l o" onClick={() => actions.skip(task)}>
