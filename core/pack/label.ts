@@ -151,7 +151,7 @@ export function drawLabel(content: LabelContent, size: LabelSize, qr: QrModules)
   items.push(...qrRects(qr, right, qrTop, module));
   items.push({
     type: 'text',
-    x: right + (qrMm - codeWidth) / 2,
+    x: Math.min(right + (qrMm - codeWidth) / 2, size.widthMm - pad - codeWidth),
     y: qrTop + qrMm + leadingMm(codePt) * 0.95,
     sizePt: codePt,
     weight: 'bold',

@@ -251,31 +251,47 @@ describe('labels', () => {
     .map((w) => w.join(' '));
   it('keep name and best by large, everything inside, nothing over the code, nothing lost', () => {
     fc.assert(
-      fc.property(words, fc.array(words, { maxLength: 4 }), fc.array(words, { maxLength: 2 }), (name, more, allergens) => {
-        const c = content({ name, more: more.map((text) => ({ head: 'Pot', text })), allergens: allergens.map((a) => `Contains: ${a}`) });
-        const r = drawLabel(c, size, qr);
-        if (!r.ok) return;
-        const texts = r.label.items.filter((i) => i.type === 'text');
-        for (const t of texts) {
-          expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(size.widthMm - 2 + 0.01);
-          expect(t.y).toBeLessThanOrEqual(size.heightMm - 1.5);
-          if (t.role === 'name') expect(t.sizePt).toBeGreaterThanOrEqual(11);
-          if (t.role === 'bestBy') expect(t.sizePt).toBeGreaterThanOrEqual(10);
-          if (t.role === 'body') expect(t.sizePt >= 6 && t.sizePt <= 8).toBe(true);
-        }
-        const rects = r.label.items.filter((i) => i.type === 'rect');
-        const left = Math.min(...rects.map((x) => x.x)) - 4 * 0.4 + 0.01;
-        const low = Math.max(...rects.map((x) => x.y + x.h));
-        for (const t of texts.filter((x) => x.role !== 'code' && x.y < low))
-          expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(left);
-        expect(Math.min(...rects.map((x) => x.h))).toBeGreaterThanOrEqual(0.4);
-        const shown = texts
-          .map((t) => t.text)
-          .join('')
-          .replace(/[\s\u00A0]/g, '');
-        for (const whole of [name, ...c.allergens, c.portions, ...c.more.slice(0, c.more.length - r.label.moved.length).map((m) => m.text)])
-          expect(shown).toContain(whole.replace(/\s/g, ''));
-      }),
+      fc.property(
+        words,
+        fc.array(words, { maxLength: 4 }),
+        fc.array(words, { maxLength: 2 }),
+        fc.nat({ max: 31 ** 4 - 1 }),
+        (name, more, allergens, code) => {
+          const c = content({
+            code: codeFrom(code),
+            name,
+            more: more.map((text) => ({ head: 'Pot', text })),
+            allergens: allergens.map((a) => `Contains: ${a}`),
+          });
+          const r = drawLabel(c, size, qr);
+          if (!r.ok) return;
+          const texts = r.label.items.filter((i) => i.type === 'text');
+          for (const t of texts) {
+            expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(size.widthMm - 2 + 0.01);
+            expect(t.y).toBeLessThanOrEqual(size.heightMm - 1.5);
+            if (t.role === 'name') expect(t.sizePt).toBeGreaterThanOrEqual(11);
+            if (t.role === 'bestBy') expect(t.sizePt).toBeGreaterThanOrEqual(10);
+            if (t.role === 'body') expect(t.sizePt >= 6 && t.sizePt <= 8).toBe(true);
+          }
+          const rects = r.label.items.filter((i) => i.type === 'rect');
+          const left = Math.min(...rects.map((x) => x.x)) - 4 * 0.4 + 0.01;
+          const low = Math.max(...rects.map((x) => x.y + x.h));
+          for (const t of texts.filter((x) => x.role !== 'code' && x.y < low))
+            expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(left);
+          expect(Math.min(...rects.map((x) => x.h))).toBeGreaterThanOrEqual(0.4);
+          const shown = texts
+            .map((t) => t.text)
+            .join('')
+            .replace(/[\s\u00A0]/g, '');
+          for (const whole of [
+            name,
+            ...c.allergens,
+            c.portions,
+            ...c.more.slice(0, c.more.length - r.label.moved.length).map((m) => m.text),
+          ])
+            expect(shown).toContain(whole.replace(/\s/g, ''));
+        },
+      ),
     );
   });
   it('says where the rest went', () => {
