@@ -16,12 +16,12 @@ interface Props {
 }
 
 /** About how wide a text of this many signs is, in a tile's type. */
-const signMm = 7.2;
+const signPx = 7;
 
 /** What fits on a tile: name or number beside the mark, then what is inside and the date, or the date alone, or nothing. */
 function showText(pack: PackBrief, width: number): { text: string; strong: boolean }[] {
-  const room = (text: string, from: number): boolean => from + text.length * signMm <= width;
-  const first = [pack.name, sayPortions(pack.left)].find((t) => room(t, 24));
+  const room = (text: string, from: number): boolean => from + text.length * signPx <= width;
+  const first = [pack.name, sayPortions(pack.left)].find((t) => room(t, 20));
   const second = [`${amountOf(pack)}, ${sayDay(pack.bestBy)}`, sayDay(pack.bestBy)].find((t) => room(t, 4));
   return [...(first ? [{ text: first, strong: true }] : []), ...(first && second ? [{ text: second, strong: false }] : [])];
 }
@@ -110,7 +110,7 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
                     line === 1 && t.h <= 31 ? null : (
                       <text
                         key={text}
-                        x={t.x + (line === 0 ? 22 : 5)}
+                        x={t.x + (line === 0 ? 20 : 5)}
                         y={line === 0 ? t.y + 15 : t.y + t.h - 6}
                         fontSize={strong ? 14 : 13}
                         fontWeight={strong ? 700 : 400}
