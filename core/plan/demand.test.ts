@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysFrom, demand } from '#core/kitchen';
-import { testEater } from '../session/fixtures.ts';
+import { testEater } from '../kitchen/fixtures.ts';
 import { demandOver } from './index.ts';
 
 const everyDay = testEater('osk').presence;

@@ -1,22 +1,13 @@
-import type { Batch, Eater, Household, Revision, Session } from '#core/contract';
+import type { Batch, Household, Revision, Session } from '#core/contract';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
 import { reheatRows, thawRows } from '#core/pack/data';
 import { scaleRecipe } from '#core/recipe';
 import type { PackState } from '#core/store';
+import { testEater } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import type { World } from './world.ts';
-
-const dinners = {
-  mon: ['dinner'],
-  tue: ['dinner'],
-  wed: ['dinner'],
-  thu: ['dinner'],
-  fri: ['dinner'],
-  sat: ['dinner'],
-  sun: ['dinner'],
-} satisfies Eater['presence']['weekly'];
 
 export const testHousehold: Household = {
   id: 'household',
@@ -35,17 +26,6 @@ export const testHousehold: Household = {
   scaleStepG: 1,
   singleKeys: true,
 };
-
-export const testEater = (id: string, over: Partial<Eater> = {}): Eater => ({
-  id,
-  name: id,
-  stage: 'adult',
-  appetite: 1,
-  allergens: [],
-  needs: [],
-  presence: { weekly: dinners, away: [], exceptions: [] },
-  ...over,
-});
 
 const finder = ingredientFinder(ingredientRows);
 

@@ -5,7 +5,8 @@ import { addDays } from '#core/kitchen';
 import { foldPack, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
-import { testEater, testHousehold, testSession, testWorld } from './fixtures.ts';
+import { testEater } from '../kitchen/fixtures.ts';
+import { testHousehold, testSession, testWorld } from './fixtures.ts';
 import {
   containerFacts,
   dinnerQuarters,
