@@ -22,6 +22,24 @@ export const scalingRuleSchema = z.discriminatedUnion('rule', [
 /** What a cook said about one line's allergens, after reading a label or for something home-made. */
 const allergenAnswerSchema = z.object({ contains: z.array(z.string().max(40)), checked: z.literal(true) });
 
+/** What a line's ingredient is brought into before it goes in. */
+export const formSchema = z.enum([
+  'whole',
+  'diced',
+  'sliced',
+  'grated',
+  'chopped',
+  'minced',
+  'pureed',
+  'peeled',
+  'cubed',
+  'drained',
+  'cooked',
+  'halved',
+  'torn',
+  'rinsed',
+]);
+
 export const lineSchema = z.object({
   id: idSchema,
   /** As it was written; shown again when something was not understood. */
@@ -37,24 +55,7 @@ export const lineSchema = z.object({
     z.object({ type: z.literal('unmatched') }),
   ]),
   name: z.string().min(1).max(160),
-  form: z
-    .enum([
-      'whole',
-      'diced',
-      'sliced',
-      'grated',
-      'chopped',
-      'minced',
-      'pureed',
-      'peeled',
-      'cubed',
-      'drained',
-      'cooked',
-      'halved',
-      'torn',
-      'rinsed',
-    ])
-    .optional(),
+  form: formSchema.optional(),
   sizeMm: z.number().positive().max(200).optional(),
   note: z.string().max(200).optional(),
   moment: z.enum(['batch', 'cookDay']),

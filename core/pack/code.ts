@@ -53,3 +53,6 @@ export function readCode(typed: string, known: readonly string[]): TypedCode {
   }
   return { kind: 'wrong', typed, near: known.filter((k) => oneOff(k, text)) };
 }
+
+/** What a pack's QR holds: the household's address when one is set, else a path. */
+export const codeLink = (code: string, address: string | undefined): string => `${(address ?? '').replace(/\/$/, '')}/p/${code}`;

@@ -1,5 +1,5 @@
 export { choosePacks, freeAfter, type Free, type PackChoice, type PackGroup, type PackResult, type PackWish } from './choose.ts';
-export { codeFrom, codeSigns, isCode, readCode, type TypedCode } from './code.ts';
+export { codeFrom, codeLink, codeSigns, isCode, readCode, type TypedCode } from './code.ts';
 export { cubeRounds, cubesThatFit, fillLimitMl, outerMl, thicknessMm, type CubeRounds } from './fill.ts';
 export { drawLabel, type DrawItem, type DrawnLabel, type LabelContent, type LabelResult, type QrModules } from './label.ts';
 export { reheatCore, reheatText, thawHours } from './reheat.ts';

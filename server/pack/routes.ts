@@ -2,14 +2,14 @@ import { count, inArray } from 'drizzle-orm';
 import { Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '#core/contract';
-import { a4Grid21, codeFrom, drawLabel, type DrawnLabel } from '#core/pack';
+import { a4Grid21, codeFrom, codeLink, drawLabel, type DrawnLabel } from '#core/pack';
 import { labelContent, type LabelsAnswer } from '#core/session';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { householdOf, referenceOf, sessionById } from '../session/index.ts';
 import { labelsPdf } from './pdf.ts';
-import { codeLink, qrModules } from './qr.ts';
+import { qrModules } from './qr.ts';
 
 /** A fixed shuffle of all 31^4 numbers: unlike neighbours, so that one misread sign is never the next pack. */
 const scatter = (n: number): number => (n * 387_420 + 104_729) % 31 ** 4;

@@ -1,5 +1,5 @@
-import { a4Grid21, drawLabel, type LabelContent, type LabelResult } from '#core/pack';
-import { codeLink, qrModules } from './qr.ts';
+import { a4Grid21, codeLink, drawLabel, type LabelContent, type LabelResult } from '#core/pack';
+import { qrModules } from './qr.ts';
 
 /** A label drawn on the page, the same way the PDF draws it. */
 export const previewOf = (content: LabelContent, address: string): LabelResult =>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Line, Unit } from '#core/contract';
+import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
 import { useIngredientsQuery } from '../app/api.ts';
 
@@ -111,21 +111,7 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
           }}
         >
           <option value="">as it is</option>
-          {[
-            'diced',
-            'sliced',
-            'grated',
-            'chopped',
-            'minced',
-            'pureed',
-            'peeled',
-            'cubed',
-            'drained',
-            'cooked',
-            'halved',
-            'torn',
-            'rinsed',
-          ].map((f) => (
+          {formSchema.options.map((f) => (
             <option key={f}>{f}</option>
           ))}
         </select>
