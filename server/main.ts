@@ -4,6 +4,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { makeClock } from './clock/index.ts';
 import { allDocuments, loadReference, openDb } from './db/index.ts';
+import { ensureProjection } from './events/index.ts';
 import { dataFolder } from './folder.ts';
 import { listen } from './listen.ts';
 
@@ -25,6 +26,7 @@ async function main(): Promise<void> {
   const migrationsFolder = firstThat(path.join(here, '../migrations'), path.join(here, 'db/migrations'));
   const open = openDb(folder.dbFile, migrationsFolder);
   loadReference(open.db);
+  ensureProjection(open);
   if (demo && allDocuments(open.db, 'household').length === 0) {
     say('Setting up the demo household...');
     const { makeDemo } = await import('./demo/index.ts');

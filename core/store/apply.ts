@@ -1,22 +1,22 @@
 import type { EventOf, TamboEvent } from '#core/contract';
-import type { PackState } from './state.ts';
+import type { PackChanges, PackState } from './state.ts';
 
 const clean = (n: number): number => Math.round(n * 1e6) / 1e6;
 
 /** Takes portions out; what was logged beyond the stock becomes a difference to settle. */
-function take(pack: PackState, portions: number, into: 'eaten' | 'given' | 'discarded'): void {
+function take(pack: PackChanges, portions: number, into: 'eaten' | 'given' | 'discarded'): void {
   const taken = Math.min(pack.left, portions);
   pack.left = clean(pack.left - taken);
   pack.sums[into] = clean(pack.sums[into] + portions);
   pack.sums.difference = clean(pack.sums.difference + portions - taken);
 }
 
-function end(pack: PackState, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): void {
+function end(pack: PackChanges, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): void {
   if (pack.left <= 0) pack.ended ??= { how, at: event.instant, ...(reason && { reason }) };
 }
 
-/** Brings a pack forward by one event, in place. Only the two functions below call it, on a pack of their own. */
-function advance(pack: PackState, event: TamboEvent): void {
+/** Brings a pack forward by one event, in place. Only the functions below call it, on changes of their own. */
+function advance(pack: PackChanges, event: TamboEvent): void {
   switch (event.type) {
     case 'moved':
       pack.placeId = event.data.placeId;
@@ -78,9 +78,7 @@ function advance(pack: PackState, event: TamboEvent): void {
   }
 }
 
-const filledPack = (event: EventOf<'filled'>, packId: string): PackState => ({
-  ...event.data,
-  packId,
+const untouched = (event: EventOf<'filled'>): PackChanges => ({
   left: event.data.portions,
   filledAt: event.instant,
   washed: false,
@@ -92,7 +90,7 @@ const filledPack = (event: EventOf<'filled'>, packId: string): PackState => ({
  * @returns the pack as it stands afterwards, a new object; undefined only while it has not been filled
  */
 export function applyEvent(pack: PackState | undefined, event: TamboEvent, packId: string): PackState | undefined {
-  if (event.type === 'filled') return pack ?? filledPack(event, packId);
+  if (event.type === 'filled') return pack ?? wholePack(event.data, untouched(event), packId);
   if (!pack) return undefined;
   const next = { ...pack, sums: { ...pack.sums } };
   advance(next, event);
@@ -132,15 +130,35 @@ export function effective(events: readonly TamboEvent[]): readonly TamboEvent[] 
   return sorted.filter((e) => e.type !== 'undone' && !gone.has(e.id));
 }
 
+/** A pack as two halves: the event that filled it, and what the others made of it. */
+export interface FoldedPack {
+  filled: EventOf<'filled'>;
+  changes: PackChanges;
+}
+
 /**
  * A pack from its events, whatever order they came in: union, sorted, folded. What sorts before the pack was filled is applied right after.
+ * Of what it was filled with, only the portions are asked for.
  * Law: fold(a ∪ b) = fold(b ∪ a) = fold(a ∪ b ∪ b).
  */
-export function foldPack(events: readonly TamboEvent[], packId: string): PackState | undefined {
+export function foldChanges(events: readonly TamboEvent[], packId: string): FoldedPack | undefined {
   const mine = effective(events).filter((e) => e.subjects.includes(packId));
-  const first = mine.find((e) => e.type === 'filled');
-  if (!first) return undefined;
-  const pack = filledPack(first, packId);
-  for (const event of mine) advance(pack, event);
-  return pack;
+  const filled = mine.find((e) => e.type === 'filled');
+  if (!filled) return undefined;
+  const changes = untouched(filled);
+  for (const event of mine) advance(changes, event);
+  return { filled, changes };
+}
+
+/** A whole pack from its two halves. */
+export const wholePack = (filled: EventOf<'filled'>['data'], changes: PackChanges, packId: string): PackState => ({
+  ...filled,
+  ...changes,
+  packId,
+});
+
+/** A whole pack from its events (see {@link foldChanges}). */
+export function foldPack(events: readonly TamboEvent[], packId: string): PackState | undefined {
+  const folded = foldChanges(events, packId);
+  return folded && wholePack(folded.filled.data, folded.changes, packId);
 }

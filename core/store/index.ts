@@ -1,4 +1,4 @@
-export { applyEvent, byOrder, effective, foldPack, undoneIds } from './apply.ts';
-export { statusOf, type PackState, type PackStatus } from './state.ts';
+export { applyEvent, byOrder, effective, foldChanges, foldPack, undoneIds, wholePack } from './apply.ts';
+export { statusOf, type PackChanges, type PackState, type PackStatus } from './state.ts';
 export { dueOf, useFirst, type Due } from './useFirst.ts';
 export { freeNow, roomIn, usageOf, type ContainerUse, type PlaceRoom } from './room.ts';

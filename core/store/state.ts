@@ -1,8 +1,7 @@
 import type { EventData, Instant, Meal } from '#core/contract';
 
-/** One labelled container as its events have made it. Portions are in the recipe's own servings. */
-export interface PackState extends EventData<'filled'> {
-  packId: string;
+/** What events change of a pack after it was filled. Portions are in the recipe's own servings. */
+export interface PackChanges {
   left: number;
   filledAt: Instant;
   /** Where it stands; without a place it is not stored yet. */
@@ -18,6 +17,11 @@ export interface PackState extends EventData<'filled'> {
   sums: { eaten: number; discarded: number; given: number; lost: number; found: number; corrected: number; difference: number };
   /** The last thing that emptied it. */
   ended?: { how: 'eaten' | 'discarded' | 'given' | 'lost' | 'corrected'; at: Instant; reason?: string };
+}
+
+/** One labelled container: what it was filled with, never changed, and what events have made of it. */
+export interface PackState extends EventData<'filled'>, PackChanges {
+  packId: string;
 }
 
 /** Where a pack stands on its way. */

@@ -6,7 +6,7 @@ import { chromium } from '@playwright/test';
 import { ne } from 'drizzle-orm';
 import { a4Grid21 } from '#core/pack';
 import { openDb, schema } from '../../server/db/index.ts';
-import { rebuild } from '../../server/events/index.ts';
+import { packsWhere, rebuild } from '../../server/events/index.ts';
 import { labelsPdf } from '../../server/pack/pdf.ts';
 import { drawLabels } from '../../server/pack/routes.ts';
 import { chromiumArgs, startServer } from '../server.mjs';
@@ -65,12 +65,7 @@ const inStore = open.db.$count(schema.packState, ne(schema.packState.status, 'em
 console.log(`${made.packs} packs ever, ${await inStore} in store, ${made.events} events`);
 note(`Rebuild of the stock from ${made.events.toLocaleString('en-GB')} events`, await five(() => timed(() => rebuild(open))), 1000, 'ms');
 
-const packs = open.db
-  .select({ data: schema.packState.data })
-  .from(schema.packState)
-  .limit(300)
-  .all()
-  .map((r) => r.data);
+const packs = packsWhere(open.db, undefined).slice(0, 300);
 note('PDF of 300 labels', await five(() => timed(() => labelsPdf(drawLabels(open.db, packs), a4Grid21, 1, new Date(now)))), 2000, 'ms');
 open.close();
 

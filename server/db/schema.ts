@@ -1,6 +1,6 @@
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import type { TamboEvent } from '#core/contract';
-import type { PackState } from '#core/store';
+import type { PackChanges } from '#core/store';
 
 /** Everything logged, append-only. Stock is folded from here and can be rebuilt. */
 export const event = sqliteTable(
@@ -32,7 +32,7 @@ export const eventSubject = sqliteTable(
   (t) => [primaryKey({ columns: [t.subject, t.eventId] })],
 );
 
-/** Projection: each pack as its events have made it. */
+/** Projection: each pack as its events have made it. What it was filled with stands in its `filled` event and is not written twice. */
 export const packState = sqliteTable(
   'pack_state',
   {
@@ -51,14 +51,16 @@ export const packState = sqliteTable(
     lastInstant: text('last_instant').notNull(),
     lastDevice: text('last_device').notNull(),
     lastCounter: integer('last_counter').notNull(),
-    data: text({ mode: 'json' }).$type<PackState>().notNull(),
+    madeDay: text('made_day').notNull(),
+    filledId: text('filled_id').notNull(),
+    changes: text({ mode: 'json' }).$type<PackChanges>().notNull(),
   },
   (t) => [
     uniqueIndex('pack_by_code').on(t.code),
     index('pack_by_status').on(t.status),
     index('pack_by_session').on(t.sessionId),
     index('pack_by_container').on(t.containerId, t.status, t.washed),
-    index('pack_by_recipe').on(t.recipeId),
+    index('pack_by_recipe').on(t.recipeId, t.madeDay),
   ],
 );
 

@@ -1,2 +1,4 @@
 export { acceptEvent, acceptEvents, type EventAnswer } from './accept.ts';
-export { eventFrom, eventsOf, rebuild } from './project.ts';
+export { packsWhere } from './packs.ts';
+export { eventFrom, eventsOf } from './project.ts';
+export { ensureProjection, rebuild } from './rebuild.ts';

@@ -6,6 +6,7 @@ import { a4Grid21, codeFrom, codeLink, drawLabel, type DrawnLabel } from '#core/
 import { labelContent, type LabelsAnswer } from '#core/session';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
+import { packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { householdOf, referenceOf, sessionById } from '../session/index.ts';
 import { labelsPdf } from './pdf.ts';
@@ -33,14 +34,7 @@ const giveSchema = z.object({ count: z.number().int().min(1).max(400), device: z
 const pdfSchema = z.object({ packs: z.string().min(1).max(20_000), start: z.coerce.number().int().min(1).max(21).default(1) });
 
 function packsByIds(db: Db, ids: readonly string[]): PackState[] {
-  const found = new Map(
-    db
-      .select({ data: schema.packState.data })
-      .from(schema.packState)
-      .where(inArray(schema.packState.packId, [...ids]))
-      .all()
-      .map((r) => [r.data.packId, r.data]),
-  );
+  const found = new Map(packsWhere(db, inArray(schema.packState.packId, [...ids])).map((p) => [p.packId, p]));
   return ids.flatMap((id) => found.get(id) ?? []);
 }
 

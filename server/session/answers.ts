@@ -1,4 +1,4 @@
-import { desc, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { Session } from '#core/contract';
 import { addDays, dayOf, daysBetween } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
@@ -128,12 +128,10 @@ export function todayAnswer(ctx: Context): TodayAnswer {
 
 /** When a recipe was last packed, from the newest pack of it. */
 export function lastMade(ctx: Context): Map<string, string> {
-  const made = sql<string>`json_extract(${schema.packState.data}, '$.made.latest')`;
   const rows = ctx.db
-    .select({ recipeId: schema.packState.recipeId, day: sql<string>`max(${made})` })
+    .select({ recipeId: schema.packState.recipeId, day: sql<string>`max(${schema.packState.madeDay})` })
     .from(schema.packState)
     .groupBy(schema.packState.recipeId)
-    .orderBy(desc(made))
     .all();
   return new Map(rows.flatMap((r) => (r.recipeId && r.day ? [[r.recipeId, r.day] as const] : [])));
 }

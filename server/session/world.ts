@@ -6,6 +6,7 @@ import { groupOf } from '#core/session';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
+import { packsWhere } from '../events/index.ts';
 
 /** What a household is before anybody has said anything. */
 export const newHousehold: Household = {
@@ -91,12 +92,7 @@ function stockOf(db: Db): Stock {
       .get()?.n ?? 0;
   const found = keptStock.get(db);
   if (found?.newest === newest) return found;
-  const packs = db
-    .select({ data: schema.packState.data })
-    .from(schema.packState)
-    .where(inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']))
-    .all()
-    .map((r) => r.data);
+  const packs = packsWhere(db, inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']));
   const made = { newest, packs, usage: containerUsage(db) };
   keptStock.set(db, made);
   return made;
@@ -106,13 +102,7 @@ function stockOf(db: Db): Stock {
 export const packsInStore = (db: Db): PackState[] => stockOf(db).packs;
 
 /** Packs of one session, empty ones too. */
-export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
-  db
-    .select({ data: schema.packState.data })
-    .from(schema.packState)
-    .where(eq(schema.packState.sessionId, sessionId))
-    .all()
-    .map((r) => r.data);
+export const packsOfSession = (db: Db, sessionId: string): PackState[] => packsWhere(db, eq(schema.packState.sessionId, sessionId));
 
 /** How the containers are used, counted by the database. */
 export function containerUsage(db: Db): Map<string, ContainerUse> {

@@ -7,7 +7,7 @@ import { cautionsFor } from '#core/safety';
 import { labelContent, sayEvent, type HistoryAnswer, type PackAnswer, type StoreAnswer } from '#core/session';
 import { byOrder, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
-import { eventFrom, eventsOf } from '../events/index.ts';
+import { eventFrom, eventsOf, packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { suppliesNow, todayOf, worldOf } from '../session/index.ts';
 import { briefOf } from './brief.ts';
@@ -27,11 +27,7 @@ function store(ctx: Context): StoreAnswer {
 }
 
 const packBy = (db: Db, key: string): PackState | undefined =>
-  db
-    .select({ data: schema.packState.data })
-    .from(schema.packState)
-    .where(or(eq(schema.packState.packId, key), eq(schema.packState.code, key)))
-    .get()?.data;
+  packsWhere(db, or(eq(schema.packState.packId, key), eq(schema.packState.code, key)))[0];
 
 /** A pack by its id or by its code as typed; what was nearly right is offered, never taken. */
 function findPack(db: Db, typed: string): PackState {

@@ -1,0 +1,16 @@
+import { eq, type SQL } from 'drizzle-orm';
+import type { EventData } from '#core/contract';
+import { wholePack, type PackState } from '#core/store';
+import { schema, type Db } from '../db/index.ts';
+
+/** Whole packs that meet a condition on the projection: what each was filled with, and what events have made of it. */
+export function packsWhere(db: Db, condition: SQL | undefined): PackState[] {
+  const t = schema.packState;
+  return db
+    .select({ packId: t.packId, changes: t.changes, filled: schema.event.data })
+    .from(t)
+    .innerJoin(schema.event, eq(schema.event.id, t.filledId))
+    .where(condition)
+    .all()
+    .map((r) => wholePack(r.filled as EventData<'filled'>, r.changes, r.packId));
+}
