@@ -21,6 +21,7 @@ import { dueOf } from '#core/store';
 import { allDocuments, documentById, schema, storeId } from '../db/index.ts';
 import { eventsOf } from '../events/index.ts';
 import { notFound, type Context } from '../http.ts';
+import { keptSince } from './kept.ts';
 import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
 
 /** The household's day now. */
@@ -55,10 +56,12 @@ const recentDays = 30;
 
 /** Sessions lately and to come, with where they stand. */
 export function recentSessions(ctx: Context, world: World): SessionBrief[] {
-  const from = addDays(todayOf(ctx, world), -recentDays);
-  return allDocuments(ctx.db, 'session')
-    .filter((s) => s.day >= from)
-    .map((s) => briefOf(ctx, s, world));
+  const today = todayOf(ctx, world);
+  return keptSince(ctx.db, `sessions ${today}`, () =>
+    allDocuments(ctx.db, 'session')
+      .filter((s) => s.day >= addDays(today, -recentDays))
+      .map((s) => briefOf(ctx, s, world)),
+  );
 }
 
 /** Not stored away yet: the next thing to do is on one of these. */
@@ -80,7 +83,7 @@ export function sessionsAnswer(ctx: Context): SessionsAnswer {
 
 export const suppliesNow = (ctx: Context, world: World): Supplies => {
   const today = todayOf(ctx, world);
-  return supplies(world, today, eatenDays(ctx.db, today), dinnerLogged(ctx.db, today));
+  return keptSince(ctx.db, `supplies ${today}`, () => supplies(world, today, eatenDays(ctx.db, today), dinnerLogged(ctx.db, today)));
 };
 
 /** The frame needs the figures, not the curves. */

@@ -1,4 +1,4 @@
-import { and, count, eq, gte, inArray, sql, sum } from 'drizzle-orm';
+import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
 import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
@@ -7,6 +7,7 @@ import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
 import { packsWhere } from '../events/index.ts';
+import { keptSince } from './kept.ts';
 
 /** What a household is before anybody has said anything. */
 export const newHousehold: Household = {
@@ -75,28 +76,15 @@ export function referenceOf(db: Db): Reference {
 }
 
 interface Stock {
-  /** The newest event when this was read; events are only ever added. */
-  newest: number;
   packs: PackState[];
   usage: Map<string, ContainerUse>;
 }
 
-const keptStock = new WeakMap<Db, Stock>();
-
-/** The stock as of the newest event; read again only when something was logged since. */
-function stockOf(db: Db): Stock {
-  const newest =
-    db
-      .select({ n: sql<number>`coalesce(max(rowid), 0)` })
-      .from(schema.event)
-      .get()?.n ?? 0;
-  const found = keptStock.get(db);
-  if (found?.newest === newest) return found;
-  const packs = packsWhere(db, inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']));
-  const made = { newest, packs, usage: containerUsage(db) };
-  keptStock.set(db, made);
-  return made;
-}
+const stockOf = (db: Db): Stock =>
+  keptSince(db, 'stock', () => ({
+    packs: packsWhere(db, inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge'])),
+    usage: containerUsage(db),
+  }));
 
 /** Packs that hold food. */
 export const packsInStore = (db: Db): PackState[] => stockOf(db).packs;
@@ -122,7 +110,9 @@ export function containerUsage(db: Db): Map<string, ContainerUse> {
 }
 
 /** The world as the database has it now. */
-export function worldOf(db: Db): World {
+export const worldOf = (db: Db): World => keptSince(db, 'world', () => readWorld(db));
+
+function readWorld(db: Db): World {
   const reference = referenceOf(db);
   const stock = stockOf(db);
   const household = householdOf(db);
