@@ -1,4 +1,4 @@
-/** `npm run shots`: one picture of each main view from the demo data, the clock stopped. `-- --only today,eat` takes some, `--out DIR` puts them elsewhere. */
+/** `npm run shots`: one picture of each main view from the demo data, the clock stopped. `-- --only today,eat` takes some, `--out DIR` puts them elsewhere, `--phone` and `--dark` change how they are taken. */
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
@@ -66,7 +66,12 @@ const kept = [
 ];
 for (const [name, url] of Object.entries(views)) {
   if (only ? !only.includes(name) : !kept.includes(name)) continue;
-  const page = await browser.newPage({ viewport: { width: 1280, height: Number(arg('height') ?? 800) } });
+  const phone = process.argv.includes('--phone');
+  const page = await browser.newPage({
+    viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: Number(arg('height') ?? 800) },
+    colorScheme: process.argv.includes('--dark') ? 'dark' : 'light',
+    hasTouch: phone,
+  });
   page.on('console', (m) => m.type() === 'error' && console.log(name, m.text()));
   page.on('pageerror', (e) => console.log(name, 'page error', e.message));
   await page.goto(server.address + url, { waitUntil: 'networkidle' });
@@ -76,6 +81,8 @@ for (const [name, url] of Object.entries(views)) {
       .click()
       .catch(() => {});
   await page.waitForTimeout(250);
+  const wide = await page.evaluate('document.documentElement.scrollWidth');
+  if (wide > page.viewportSize().width) console.log(`${name} is ${wide} px wide`);
   await page.screenshot({ path: path.join(out, `${name}.png`), fullPage: process.argv.includes('--full') });
   await page.close();
   console.log(`${name}.png`);

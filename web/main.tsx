@@ -3,7 +3,10 @@ import '@fontsource/source-sans-3/600.css';
 import '@fontsource/source-sans-3/700.css';
 import '@fontsource-variable/bricolage-grotesque';
 import '@mantine/core/styles.css';
+import './app/palette.css';
 import './app/styles.css';
+import './app/phone.css';
+import './app/print.css';
 import { MantineProvider } from '@mantine/core';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
@@ -12,7 +15,7 @@ import { RouterProvider } from 'react-router';
 import { startOutbox } from './app/outbox.ts';
 import { router } from './app/router.tsx';
 import { store } from './app/store.ts';
-import { theme } from './app/theme.ts';
+import { colours, schemeManager, theme } from './app/theme.ts';
 
 startOutbox(store);
 
@@ -21,7 +24,7 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
-        <MantineProvider theme={theme} forceColorScheme="light">
+        <MantineProvider theme={theme} cssVariablesResolver={colours} colorSchemeManager={schemeManager} defaultColorScheme="auto">
           <RouterProvider router={router} />
         </MantineProvider>
       </Provider>

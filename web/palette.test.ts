@@ -2,12 +2,15 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 
-const css = readFileSync(path.join(import.meta.dirname, 'app/styles.css'), 'utf8');
-const colour = (name: string): string => {
-  const m = new RegExp(`--${name}:\\s*(#[0-9a-f]{6})`, 'i').exec(css);
-  if (!m?.[1]) throw new Error(`no colour ${name}`);
-  return m[1];
-};
+const css = readFileSync(path.join(import.meta.dirname, 'app/palette.css'), 'utf8');
+const [light = '', dark = ''] = css.split("[data-mantine-color-scheme='dark']");
+const colourOf =
+  (theme: string) =>
+  (name: string): string => {
+    const m = new RegExp(`--${name}:\\s*(#[0-9a-f]{6})`, 'i').exec(theme);
+    if (!m?.[1]) throw new Error(`no colour ${name}`);
+    return m[1];
+  };
 
 /** Relative luminance and contrast as WCAG 2.2 has them. */
 function luminance(hex: string): number {
@@ -32,8 +35,11 @@ const inks = [
   ...['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'].map((k) => `kind-${k}`),
 ];
 
-describe('the palette', () => {
-  it.each(inks)('%s reads at 4.5:1 or more on glaze, card and frost', (ink) => {
+describe.each([
+  ['light', colourOf(light)],
+  ['dark', colourOf(dark)],
+])('the %s palette', (_theme, colour) => {
+  it.each(inks)('%s reads at 4.5:1 or more on glaze, card, frost and pale frost', (ink) => {
     for (const ground of ['glaze', 'card', 'frost', 'pale'])
       expect(contrast(colour(ink), colour(ground)), ground).toBeGreaterThanOrEqual(4.5);
   });
@@ -41,5 +47,15 @@ describe('the palette', () => {
     ['saffron', 'saffron-pale'],
     ['tomato', 'tomato-pale'],
     ['leaf', 'leaf-pale'],
-  ])('%s reads on its own pale', (ink, ground) => expect(contrast(colour(ink), colour(ground))).toBeGreaterThanOrEqual(4.5));
+    ['on-btn', 'btn'],
+    ['on-btn', 'btn-hover'],
+    ['on-rim', 'rim'],
+    ['on-toast', 'toast'],
+    ['off-ink', 'off'],
+    ['rail-ink', 'rail'],
+    ['rail-on-ink', 'rail-on'],
+    ...['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'].map((k) => ['on-rim', `kind-${k}`]),
+  ] as [string, string][])('%s reads on %s', (ink, ground) => {
+    expect(contrast(colour(ink), colour(ground))).toBeGreaterThanOrEqual(4.5);
+  });
 });

@@ -60,6 +60,8 @@ export interface RecipeBrief {
   handsMin: number;
   waitMin: number;
   tags: string[];
+  /** Ids of what goes in, to find recipes by an ingredient. */
+  ingredientIds: string[];
   allergens: string[];
   lastMade?: Day;
   portionsInStore: number;

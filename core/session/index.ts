@@ -1,5 +1,6 @@
 export { batchView, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
 export { dinnerQuarters, dinnersLeft } from './dinners.ts';
+export { find, type FindEntry } from './find.ts';
 export { fitCheck, type Fit, type FitRow } from './fit.ts';
 export {
   containerFacts,

@@ -33,6 +33,7 @@ function briefs(ctx: Context): RecipeBrief[] {
           handsMin: revision.steps.reduce((s, x) => s + x.handsOnMin, 0),
           waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
           tags: revision.tags,
+          ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
           allergens: allergenLines(allergensOf(revision, world), world.allergenNames),
           ...(day && { lastMade: day }),
           portionsInStore: inStore(world, recipe.id),

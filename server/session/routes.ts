@@ -3,6 +3,7 @@ import { refusals, sessionSchema } from '#core/contract';
 import { documentById } from '../db/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { frameAnswer, sessionById, sessionsAnswer, todayAnswer, viewOf } from './answers.ts';
+import { findIndex } from './find.ts';
 import { worldOf } from './world.ts';
 
 /** The frame, Today, sessions as all stations see them, and the fit check of a draft plan. */
@@ -15,6 +16,10 @@ export function sessionRoutes(ctx: Context): Router {
   r.get(
     '/today',
     answer(() => todayAnswer(ctx)),
+  );
+  r.get(
+    '/find',
+    answer(() => findIndex(ctx)),
   );
   r.get(
     '/sessions',

@@ -1,67 +1,20 @@
-import {
-  IconAdjustmentsHorizontal,
-  IconBasket,
-  IconBook2,
-  IconCalendarEvent,
-  IconFridge,
-  IconHistory,
-  IconHome,
-  IconPackage,
-  IconSoup,
-  IconToolsKitchen2,
-} from '@tabler/icons-react';
-import { Link, NavLink, Outlet, useNavigation } from 'react-router';
+import { IconDots, IconSearch } from '@tabler/icons-react';
+import { lazy, Suspense, useCallback, useState } from 'react';
+import { Link, Outlet, useNavigation } from 'react-router';
 import { useFrameQuery } from './api.ts';
+import { useCommands } from './commands.ts';
 import { putAside } from './outboxSlice.ts';
+import { BottomBar, Rail } from './Rail.tsx';
 import { StoreStrip } from './StoreStrip.tsx';
 import { useAppDispatch, useAppSelector } from './store.ts';
 import { ToastBar } from './ToastBar.tsx';
+import { useKeys } from './useKeys.ts';
 
-const stations = [
-  { to: '/', name: 'Today', Icon: IconHome },
-  { to: '/recipes', name: 'Recipes', Icon: IconBook2 },
-  { to: '/plan', name: 'Plan', Icon: IconCalendarEvent },
-  { to: '/shop', name: 'Shop', Icon: IconBasket },
-  { to: '/cook', name: 'Cook', Icon: IconSoup },
-  { to: '/pack', name: 'Pack', Icon: IconPackage },
-  { to: '/store', name: 'Store', Icon: IconFridge },
-  { to: '/eat', name: 'Eat', Icon: IconToolsKitchen2 },
-] as const;
+const Finder = lazy(() => import('./Finder.tsx'));
+const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
+const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
 
-function Rail() {
-  return (
-    <nav className="rail" aria-label="Stations">
-      <svg
-        className="hut"
-        width="40"
-        height="40"
-        viewBox="0 0 40 40"
-        fill="none"
-        stroke="#fff"
-        strokeWidth="2.4"
-        strokeLinejoin="round"
-        aria-hidden="true"
-      >
-        <path d="M5 18L20 6l15 12M9 16v17h22V16M9 25h22M16 33v-8M24 33v-8" />
-      </svg>
-      {stations.map(({ to, name, Icon }) => (
-        <NavLink key={to} to={to} end={to === '/'} className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
-          <Icon size={22} stroke={1.8} aria-hidden />
-          {name}
-        </NavLink>
-      ))}
-      <div className="sep" />
-      <NavLink to="/kitchen" className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
-        <IconAdjustmentsHorizontal size={22} stroke={1.8} aria-hidden />
-        Kitchen
-      </NavLink>
-      <NavLink to="/history" className={({ isActive }) => `st${isActive ? ' on' : ''}`}>
-        <IconHistory size={22} stroke={1.8} aria-hidden />
-        History
-      </NavLink>
-    </nav>
-  );
-}
+type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
 /** What the server would not keep, and what waits here: said plainly, never lost. */
 function OutboxNotes() {
@@ -97,6 +50,17 @@ function OutboxNotes() {
 export function Frame() {
   const { data } = useFrameQuery(undefined, { pollingInterval: 30_000, skipPollingIfUnfocused: true });
   const navigation = useNavigation();
+  const last = useAppSelector((s) => s.toast.last);
+  const { undo } = useCommands();
+  const [open, setOpen] = useState<Open>();
+  const onFind = useCallback((byCode: boolean) => setOpen(byCode ? 'code' : 'find'), []);
+  const onSheet = useCallback(() => setOpen('keys'), []);
+  const onUndo = useCallback(() => {
+    if (last) void undo(last);
+  }, [last, undo]);
+  const singleKeys = data?.household.singleKeys ?? true;
+  useKeys({ singleKeys, onFind, onSheet, onUndo });
+  const close = useCallback(() => setOpen(undefined), []);
   return (
     <div className="frame">
       <a href="#main" className="btn skip">
@@ -112,9 +76,15 @@ export function Frame() {
               <small>{data.supplies.dinners.says.replace(/ \(.*/, '')}</small>
             </Link>
             <StoreStrip marks={data.strip} today={data.today} />
-            <Link to="/eat?log=1" className="btn o">
+            <button type="button" className="topfind" aria-label="Find (Ctrl K)" title="Find: Ctrl K" onClick={() => onFind(false)}>
+              <IconSearch size={22} stroke={2} aria-hidden />
+            </button>
+            <Link to="/eat?log=1" className="btn o logbtn" title="Key e">
               Log eaten
             </Link>
+            <button type="button" className="topmore" aria-label="More" onClick={() => setOpen('more')}>
+              <IconDots size={26} stroke={2} aria-hidden />
+            </button>
           </>
         ) : (
           <span className="quiet">Tambo</span>
@@ -126,7 +96,15 @@ export function Frame() {
           <Outlet />
         </div>
       </div>
+      <BottomBar />
       <ToastBar />
+      {open && (
+        <Suspense fallback={null}>
+          {(open === 'find' || open === 'code') && <Finder byCode={open === 'code'} onClose={close} />}
+          {open === 'keys' && <KeysSheet singleKeys={singleKeys} onClose={close} />}
+          {open === 'more' && <MoreSheet onFind={() => onFind(false)} onClose={close} />}
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -5,13 +5,14 @@ import { addDays, addMonths, daysBetween, sayDayYear, shortMonth } from '#core/k
 import { kindPaths } from '#core/pack';
 import type { StripMark } from '#core/session';
 
-const height = 64;
-const left = 52;
 const size = 9;
 const rowStep = 9.7;
-const baseline = 48;
-const most = 4;
 const span = 365;
+
+/** Room for the strip: columns of four at a table, one row on a phone. */
+const table = { height: 64, left: 52, baseline: 48, most: 4, months: true };
+const phone = { height: 52, left: 16, baseline: 38, most: 1, months: false };
+const phoneBelowPx = 480;
 
 interface Column {
   x: number;
@@ -19,13 +20,13 @@ interface Column {
 }
 
 /** Marks by their day on a true time scale; those that would overlap stand in one column. Overdue ones are left of the stitch, later ones at the right edge. */
-function columnsOf(marks: readonly StripMark[], xOf: (days: number) => number, edge: number): Column[] {
+function columnsOf(marks: readonly StripMark[], xOf: (days: number) => number, left: number, edge: number, near: number): Column[] {
   const columns: Column[] = [];
   for (const mark of marks) {
     const days = mark.due.daysLeft;
-    const x = days < 0 ? Math.max(8, left - 12 - Math.min(30, Math.floor(-days / 14) * 11)) : days > span ? edge : xOf(days) + size / 2 + 2;
+    const x = days < 0 ? Math.max(6, left - 12 - Math.min(30, Math.floor(-days / 14) * 11)) : days > span ? edge : xOf(days) + size / 2 + 2;
     const last = columns[columns.length - 1];
-    if (last && x - last.x < size + 1) last.marks.push(mark);
+    if (last && x - last.x < near) last.marks.push(mark);
     else columns.push({ x, marks: [mark] });
   }
   return columns;
@@ -38,10 +39,11 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
   const [at, setAt] = useState(0);
   const svg = useRef<SVGSVGElement>(null);
   const [brush, setBrush] = useState<[number, number] | undefined>();
-  const width = Math.max(300, box.width || 860);
+  const width = Math.max(120, box.width || 860);
+  const { height, left, baseline, most, months: lettered } = width < phoneBelowPx ? phone : table;
   const right = width - 26;
   const xOf = (days: number): number => left + (Math.min(days, span) / span) * (right - left);
-  const columns = columnsOf(marks, xOf, right + 12);
+  const columns = columnsOf(marks, xOf, left, right + 12, lettered ? size + 1 : 16);
   const placed = columns.flatMap((c) => c.marks.slice(0, most).map((m, i) => ({ ...m, x: c.x, y: baseline - 6 - i * rowStep })));
   const current = Math.min(at, placed.length - 1);
 
@@ -87,16 +89,20 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
           return (
             <g key={d}>
               <path d={`M${x} ${baseline - 3}v6`} stroke="var(--rim-soft)" />
-              <text x={x + 3} y={height - 3}>
-                {shortMonth(d)}
-              </text>
+              {lettered && (
+                <text x={x + 3} y={height - 3}>
+                  {shortMonth(d)}
+                </text>
+              )}
             </g>
           );
         })}
         <path d={`M${left} 4V${baseline + 4}`} stroke="var(--tomato)" strokeWidth="2" strokeDasharray="4 3" />
-        <text x={left - 5} y={height - 3} textAnchor="end" style={{ fill: 'var(--tomato)' }}>
-          today
-        </text>
+        {lettered && (
+          <text x={left - 5} y={height - 3} textAnchor="end" style={{ fill: 'var(--tomato)' }}>
+            today
+          </text>
+        )}
         {brush && (
           <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />
         )}
@@ -132,8 +138,14 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
         {columns
           .filter((c) => c.marks.length > most)
           .map((c) => (
-            <text key={c.x} x={c.x + size / 2 + 2} y={13} style={{ fontSize: 12, fill: 'var(--ink)' }}>
-              +{c.marks.length - most}
+            <text
+              key={c.x}
+              x={lettered ? c.x + size / 2 + 2 : c.x}
+              y={lettered ? 13 : 24}
+              textAnchor={lettered ? 'start' : 'middle'}
+              style={{ fontSize: 12, fill: 'var(--ink)' }}
+            >
+              {lettered ? `+${c.marks.length - most}` : c.marks.length}
             </text>
           ))}
       </svg>

@@ -3,6 +3,7 @@ import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
   EatAnswer,
+  FindEntry,
   FrameAnswer,
   HistoryAnswer,
   KitchenAnswer,
@@ -34,6 +35,7 @@ export const api = createApi({
       },
     }),
     today: b.query<TodayAnswer, void>({ query: () => '/today', providesTags: ['World'] }),
+    find: b.query<FindEntry[], void>({ query: () => '/find', providesTags: ['World'] }),
     recipes: b.query<RecipeBrief[], void>({ query: () => '/recipes', providesTags: ['World'] }),
     recipe: b.query<RecipeAnswer, string>({ query: (id) => `/recipes/${encodeURIComponent(id)}`, providesTags: ['World'] }),
     readRecipe: b.mutation<ReadAnswer, { text: string; fileName: string }>({
@@ -56,6 +58,7 @@ export const api = createApi({
 export const {
   useFrameQuery,
   useTodayQuery,
+  useFindQuery,
   useRecipesQuery,
   useRecipeQuery,
   useReadRecipeMutation,

@@ -1,4 +1,4 @@
-import { createTheme, type MantineColorsTuple } from '@mantine/core';
+import { createTheme, localStorageColorSchemeManager, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core';
 
 /** Ten steps of the rim blue around the enamel's own shade. */
 const rim: MantineColorsTuple = [
@@ -27,3 +27,22 @@ export const theme = createTheme({
   white: '#FFFFFF',
   fontSizes: { xs: '14px', sm: '15px', md: '16px', lg: '18px', xl: '20px' },
 });
+
+/** Mantine's own parts take their colours from the palette, so that both themes are written down once. */
+const fromPalette = {
+  '--mantine-color-body': 'var(--card)',
+  '--mantine-color-text': 'var(--ink)',
+  '--mantine-color-bright': 'var(--ink)',
+  '--mantine-color-dimmed': 'var(--quiet)',
+  '--mantine-color-placeholder': 'var(--quiet)',
+  '--mantine-color-anchor': 'var(--rim)',
+  '--mantine-color-default': 'var(--card)',
+  '--mantine-color-default-hover': 'var(--pale)',
+  '--mantine-color-default-color': 'var(--ink)',
+  '--mantine-color-default-border': 'var(--field-line)',
+  '--mantine-color-error': 'var(--tomato)',
+};
+export const colours: CSSVariablesResolver = () => ({ variables: {}, light: fromPalette, dark: fromPalette });
+
+/** Light, dark or as the device says; chosen for each device. */
+export const schemeManager = localStorageColorSchemeManager({ key: 'tambo.theme' });

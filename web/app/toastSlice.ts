@@ -11,10 +11,16 @@ export interface Toast {
 
 export const toastSlice = createSlice({
   name: 'toast',
-  initialState: { current: undefined as Toast | undefined, next: 1 },
+  initialState: {
+    current: undefined as Toast | undefined,
+    /** What `u` takes back, also after the toast has gone; older things are in History. */
+    last: undefined as UndoWay | undefined,
+    next: 1,
+  },
   reducers: {
     shown: (state, action: PayloadAction<Omit<Toast, 'id'>>) => {
       state.current = { ...action.payload, id: state.next };
+      state.last = action.payload.undo;
       state.next += 1;
     },
     closed: (state, action: PayloadAction<number>) => {

@@ -100,7 +100,14 @@ export function Score({ view, at }: { view: SessionView; at: (min: number) => st
                       <title>{`${n.n}. ${n.task.title}`}</title>
                       <rect x={x(n.start)} y={sy} width={width} height={staff} rx="5" fill={`var(--kind-${kind(n.task)})`} />
                       {width > 15 && (
-                        <text x={x(n.start) + width / 2} y={sy + 20} textAnchor="middle" fontSize="14" fontWeight="700" fill="#fff">
+                        <text
+                          x={x(n.start) + width / 2}
+                          y={sy + 20}
+                          textAnchor="middle"
+                          fontSize="14"
+                          fontWeight="700"
+                          fill="var(--on-rim)"
+                        >
                           {n.n}
                         </text>
                       )}

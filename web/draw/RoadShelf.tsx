@@ -5,6 +5,7 @@ export function RoadShelf({ state, width = 560 }: { state: SessionState; width?:
   const step = width / stages.length;
   return (
     <svg
+      className="road"
       width={width}
       height="66"
       viewBox={`0 0 ${width} 66`}
@@ -45,7 +46,7 @@ export function RoadShelf({ state, width = 560 }: { state: SessionState; width?:
                 textAnchor="middle"
                 fontSize="12"
                 fontWeight="700"
-                fill={share >= 0.45 ? '#fff' : 'var(--ink)'}
+                fill={share >= 0.45 ? 'var(--on-rim)' : 'var(--ink)'}
               >
                 {state.counts[stage]}/{state.batches}
               </text>

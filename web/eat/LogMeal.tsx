@@ -110,7 +110,7 @@ function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readon
           ))}
         </div>
       </div>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
+      <div className="grid" style={{ gridTemplateColumns: '1fr 1fr', gap: 10 }}>
         {data.eaters.map((e) => (
           <div
             key={e.id}
@@ -167,7 +167,7 @@ function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readon
           )}
         </div>
       )}
-      <div className="row" style={{ marginTop: 16 }}>
+      <div className="row stickydown" style={{ marginTop: 16 }}>
         <button type="button" className="btn l grow" disabled={over || (total === 0 && rest !== 'binned')} onClick={() => void save()}>
           Log it
         </button>

@@ -18,7 +18,7 @@ function Shape({ c }: { c: Container }) {
   if (c.shape === 'tray')
     return (
       <g>
-        <rect width={w} height={h} rx="5" fill="#f4ecf4" stroke="var(--plum)" strokeWidth="2" />
+        <rect width={w} height={h} rx="5" fill="var(--plum-pale)" stroke="var(--plum)" strokeWidth="2" />
         {Array.from({ length: c.cells ?? 12 }, (_, i) => {
           const cols = Math.ceil((c.cells ?? 12) / 2);
           return (
@@ -40,7 +40,7 @@ function Shape({ c }: { c: Container }) {
     <g>
       <path
         d={`M0 4L${inset} ${h}H${w - inset}L${w} 4`}
-        fill={c.shape === 'pan' ? '#f6efe2' : 'var(--pale)'}
+        fill={c.shape === 'pan' ? 'var(--wood)' : 'var(--pale)'}
         stroke={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'}
         strokeWidth="2"
       />

@@ -4,6 +4,7 @@ import { PageHead, Waiting } from '../app/ui.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';
+import { ThisDevice } from './ThisDevice.tsx';
 import { Containers, Places } from './Places.tsx';
 
 const tabs = [
@@ -12,6 +13,7 @@ const tabs = [
   ['containers', 'Containers'],
   ['places', 'Cold places'],
   ['household', 'Household'],
+  ['device', 'This device'],
 ] as const;
 
 type Tab = (typeof tabs)[number][0];
@@ -43,6 +45,7 @@ export function KitchenPage() {
       {tab === 'gear' && <Gear data={data} />}
       {tab === 'containers' && <Containers data={data} />}
       {tab === 'places' && <Places data={data} />}
+      {tab === 'device' && <ThisDevice household={data.household} />}
       {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
     </main>
   );

@@ -105,9 +105,9 @@ export function LabelsPage() {
                         background: used
                           ? 'var(--rim)'
                           : n < start
-                            ? 'repeating-linear-gradient(45deg,#fff,#fff 3px,#d5dfe8 3px,#d5dfe8 5px)'
-                            : '#fff',
-                        color: used ? '#fff' : 'var(--ink)',
+                            ? 'repeating-linear-gradient(45deg,var(--card),var(--card) 3px,var(--frost) 3px,var(--frost) 5px)'
+                            : 'var(--card)',
+                        color: used ? 'var(--on-rim)' : 'var(--ink)',
                         font: '600 14px var(--text)',
                         cursor: 'pointer',
                       }}

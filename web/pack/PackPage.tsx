@@ -45,7 +45,7 @@ export function PackPage() {
             aria-pressed={x.batch.id === b.batch.id}
             onClick={() => setParams({ dish: x.batch.id }, { replace: true })}
           >
-            <KindMark kind={x.revision.kind} size={16} color={x.batch.id === b.batch.id ? '#fff' : undefined} /> {x.revision.name}
+            <KindMark kind={x.revision.kind} size={16} color={x.batch.id === b.batch.id ? 'var(--on-rim)' : undefined} /> {x.revision.name}
             {x.flags.packed ? ' ✓' : ''}
           </button>
         ))}

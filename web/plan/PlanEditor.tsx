@@ -121,7 +121,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
       </PageHead>
       {span && (
         <section className="card" style={{ marginBottom: 16, padding: '10px 16px' }} aria-label="Who is at the table">
-          <div style={{ display: 'grid', gridTemplateColumns: `repeat(21, 1fr)`, alignItems: 'end', textAlign: 'center' }}>
+          <div className="threeweeks">
             {span.days.slice(0, 21).map((d, i) => (
               <div key={d}>
                 <Plates quarters={span.quarters[i] ?? 0} covered={0} size={22} />

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import type { Kind } from '#core/contract';
 import { sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
-import { useRecipesQuery } from '../app/api.ts';
+import { useFindQuery, useRecipesQuery } from '../app/api.ts';
 import { Empty, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
@@ -15,6 +15,8 @@ export function RecipesPage() {
   const [params, setParams] = useSearchParams();
   const q = params.get('q') ?? '';
   const kind = params.get('kind') ?? '';
+  const holds = params.get('with') ?? '';
+  const ingredient = useFindQuery(undefined, { skip: !holds }).data?.find((e) => e.to.endsWith(`with=${encodeURIComponent(holds)}`));
   const set = (key: string, value: string): void =>
     setParams(
       (p) => {
@@ -29,9 +31,10 @@ export function RecipesPage() {
     return (data ?? []).filter(
       (r) =>
         (!kind || r.recipe.kind === kind) &&
+        (!holds || r.ingredientIds.includes(holds)) &&
         words.every((w) => [r.recipe.name, ...r.tags, ...r.allergens, r.recipe.kind].join(' ').toLowerCase().includes(w)),
     );
-  }, [data, q, kind]);
+  }, [data, q, kind, holds]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const present = kinds.filter((k) => data.some((r) => r.recipe.kind === k));
   return (
@@ -68,9 +71,14 @@ export function RecipesPage() {
             <div className="chips" role="group" aria-label="Kind">
               {present.map((k) => (
                 <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
-                  <KindMark kind={k} size={16} color={kind === k ? '#fff' : undefined} /> {k}
+                  <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
                 </button>
               ))}
+              {holds && (
+                <button type="button" className="chip on" onClick={() => set('with', '')}>
+                  with {ingredient?.name.toLowerCase() ?? 'this'} ✕
+                </button>
+              )}
             </div>
           </div>
           {shown.length === 0 ? (

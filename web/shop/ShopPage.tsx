@@ -35,7 +35,7 @@ function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticke
     void log([{ type: 'unticked', subjects: [sessionId], data: { sessionId, key: line.key } }], `${line.name}: back on the list`);
   const trim = line.because.find((b) => b.code === 'trim');
   return (
-    <li style={done ? { color: 'var(--quiet)' } : undefined}>
+    <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
       <button
         type="button"
         className="tick"
@@ -61,14 +61,14 @@ function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticke
         </div>
       </div>
       {!done && (
-        <button type="button" className="link s noprint" onClick={() => tick('haveIt')}>
+        <button type="button" className="link s noprint extra" onClick={() => tick('haveIt')}>
           I have it
         </button>
       )}
       <span className="out" style={{ fontSize: 18, textAlign: 'right' }}>
         {line.out}
       </span>
-      <span className="noprint">
+      <span className="noprint extra">
         <Why label={`${line.name}, ${line.out}`}>
           {line.asked.map((a) => (
             <div key={a.batchId}>

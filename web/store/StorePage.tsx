@@ -85,7 +85,7 @@ export function StorePage() {
             .filter((k) => data.packs.some((p) => p.kind === k))
             .map((k) => (
               <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
-                <KindMark kind={k} size={16} color={kind === k ? '#fff' : undefined} /> {k}
+                <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
               </button>
             ))}
         </div>

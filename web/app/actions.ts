@@ -1,0 +1,18 @@
+import type { FindEntry } from '#core/session';
+
+/** What can be done from anywhere, by name. */
+export const actions: readonly FindEntry[] = (
+  [
+    ['log', 'Log a meal', '/eat?log=1', 'eaten who ate what'],
+    ['newRecipe', 'Bring in a recipe', '/recipes/new', 'import file new add'],
+    ['newPlan', 'Plan a session', '/plan?new=1', 'new cook saturday'],
+    ['count', 'Count what is in the freezer', '/store/count', 'first count stocktake enter'],
+    ['settle', 'Settle what was probably eaten', '/eat?settle=1', 'doubtful weekly forgot'],
+    ['list', 'Shopping list', '/shop', 'print buy'],
+    ['worktop', 'Worktop: cook side by side', '/worktop', 'tablet timers'],
+    ['welcome', 'Set up step by step', '/welcome', 'first evening start'],
+    ['backup', 'Back up or restore', '/kitchen?tab=data', 'save file copy export'],
+    ['device', 'This device: dark or light, voice, keys', '/kitchen?tab=device', 'theme sound settings'],
+    ['history', 'History, with undo of everything', '/history', 'undo back'],
+  ] as const
+).map(([id, name, to, words]) => ({ id, type: 'action', name, note: 'do it', to, words }));
