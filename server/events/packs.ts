@@ -3,7 +3,7 @@ import type { EventData } from '#core/contract';
 import { wholePack, type PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 
-/** Whole packs that meet a condition on the projection: what each was filled with, and what events have made of it. */
+/** Whole packs that meet a condition on the projection, by code: what each was filled with, and what events have made of it. */
 export function packsWhere(db: Db, condition: SQL | undefined): PackState[] {
   const t = schema.packState;
   return db
@@ -11,6 +11,7 @@ export function packsWhere(db: Db, condition: SQL | undefined): PackState[] {
     .from(t)
     .innerJoin(schema.event, eq(schema.event.id, t.filledId))
     .where(condition)
+    .orderBy(t.code)
     .all()
     .map((r) => wholePack(r.filled as EventData<'filled'>, r.changes, r.packId));
 }

@@ -3,12 +3,12 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '#core/contract';
 import { a4Grid21, codeFrom, codeLink, drawLabel, type DrawnLabel } from '#core/pack';
-import { labelContent, type LabelsAnswer } from '#core/session';
+import { labelContent, labelsAnswer, type LabelsAnswer } from '#core/session';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
-import { householdOf, referenceOf, sessionById } from '../session/index.ts';
+import { householdOf, referenceOf, sessionOf, settingOf } from '../session/index.ts';
 import { labelsPdf } from './pdf.ts';
 import { qrModules } from './qr.ts';
 
@@ -71,12 +71,8 @@ export function packRoutes(ctx: Context): Router {
   r.get(
     '/labels/:sessionId',
     answer((req): LabelsAnswer => {
-      const { view, world } = sessionById(ctx, param(req, 'sessionId'));
-      return {
-        session: view.session,
-        labels: view.batches.flatMap((b) => b.packs).map((p) => labelContent(p, world.allergenNames)),
-        address: world.household.address ?? '',
-      };
+      const { world, book, now } = settingOf(ctx);
+      return labelsAnswer(sessionOf(ctx, param(req, 'sessionId')), world, book, now);
     }),
   );
   r.get('/labels.pdf', (req, res, next) => {

@@ -1,3 +1,4 @@
 export { sessionRoutes } from './routes.ts';
-export { frameAnswer, lastMade, sessionById, suppliesNow, todayAnswer, todayOf, viewOf } from './answers.ts';
+export { lastMade, sessionOf } from './answers.ts';
+export { settingOf } from './book.ts';
 export { dinnerLogged, eatenDays, householdOf, newHousehold, packsInStore, referenceOf, worldOf } from './world.ts';

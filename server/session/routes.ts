@@ -1,21 +1,32 @@
 import { Router } from 'express';
 import { refusals, sessionSchema } from '#core/contract';
+import { frameAnswer, sessionsAnswer, todayAnswer } from '#core/session';
 import { documentById } from '../db/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
-import { frameAnswer, sessionById, sessionsAnswer, todayAnswer, viewOf } from './answers.ts';
+import { sessionOf, sessionViewOf } from './answers.ts';
+import { groundOf, settingOf } from './book.ts';
 import { findIndex } from './find.ts';
-import { worldOf } from './world.ts';
 
-/** The frame, Today, sessions as all stations see them, and the fit check of a draft plan. */
+/** The frame, Today, sessions as all stations see them, the fit check of a draft plan, the finder's list, and the household for a device to keep. */
 export function sessionRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
     '/frame',
-    answer(() => frameAnswer(ctx)),
+    answer(() => {
+      const { world, book, now } = settingOf(ctx);
+      return frameAnswer(world, book, now, ctx.clock.stopped);
+    }),
   );
   r.get(
     '/today',
-    answer(() => todayAnswer(ctx)),
+    answer(() => {
+      const { world, book, now } = settingOf(ctx);
+      return todayAnswer(world, book, now);
+    }),
+  );
+  r.get(
+    '/ground',
+    answer(() => groundOf(ctx)),
   );
   r.get(
     '/find',
@@ -23,11 +34,14 @@ export function sessionRoutes(ctx: Context): Router {
   );
   r.get(
     '/sessions',
-    answer(() => sessionsAnswer(ctx)),
+    answer(() => {
+      const { world, book, today } = settingOf(ctx);
+      return sessionsAnswer(world, book, today);
+    }),
   );
   r.get(
     '/sessions/:id',
-    answer((req) => sessionById(ctx, param(req, 'id')).view),
+    answer((req) => sessionViewOf(ctx, sessionOf(ctx, param(req, 'id')))),
   );
   r.post(
     '/plan/check',
@@ -39,7 +53,7 @@ export function sessionRoutes(ctx: Context): Router {
         throw new HttpRefusal(422, 'This plan cannot be checked.', [
           { path: `batches.${missing}.revisionId`, expected: 'a recipe that exists', got: parsed.data.batches[missing]?.revisionId ?? '' },
         ]);
-      return viewOf(ctx, parsed.data, worldOf(ctx.db));
+      return sessionViewOf(ctx, parsed.data);
     }),
   );
   return r;

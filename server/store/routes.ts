@@ -1,30 +1,12 @@
 import { desc, eq, or } from 'drizzle-orm';
 import { Router } from 'express';
 import { readCode } from '#core/pack';
-import { probablyEaten } from '#core/eat';
-import { allergenLines } from '#core/recipe';
-import { cautionsFor } from '#core/safety';
-import { labelContent, sayEvent, type HistoryAnswer, type PackAnswer, type StoreAnswer } from '#core/session';
-import { byOrder, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
+import { packAnswer, sayEvent, storeAnswer, type HistoryAnswer } from '#core/session';
+import { byOrder, undoneIds, type PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { eventFrom, eventsOf, packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
-import { suppliesNow, todayOf, worldOf } from '../session/index.ts';
-import { briefOf } from './brief.ts';
-
-function store(ctx: Context): StoreAnswer {
-  const world = worldOf(ctx.db);
-  const today = todayOf(ctx, world);
-  const { stock, probable } = probablyEaten(world.packs, today);
-  const brief = (p: PackState) => briefOf(p, today, world.household.timeZone, world.containers);
-  return {
-    today,
-    places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
-    packs: useFirst(stock, today, world.household.timeZone).map((x) => brief(x.pack)),
-    probable: probable.map(brief),
-    dinners: suppliesNow(ctx, world).dinners.count,
-  };
-}
+import { settingOf } from '../session/index.ts';
 
 const packBy = (db: Db, key: string): PackState | undefined =>
   packsWhere(db, or(eq(schema.packState.packId, key), eq(schema.packState.code, key)))[0];
@@ -57,44 +39,9 @@ function findPack(db: Db, typed: string): PackState {
   );
 }
 
-function onePack(ctx: Context, typed: string): PackAnswer {
-  const pack = findPack(ctx.db, typed);
-  const world = worldOf(ctx.db);
-  const today = todayOf(ctx, world);
-  const events = eventsOf(ctx.db, pack.packId).sort(byOrder);
-  const gone = undoneIds(events);
-  const names = new Map(world.eaters.map((e) => [e.id, e.name]));
-  const container = world.containers.find((c) => c.id === pack.containerId);
-  return {
-    pack,
-    brief: briefOf(pack, today, world.household.timeZone, world.containers),
-    history: events
-      .filter((e) => e.type !== 'undone')
-      .map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, today), undone: gone.has(e.id) }))
-      .reverse(),
-    cautions: cautionsFor(
-      [
-        'thawing',
-        'reheating',
-        'refreezing',
-        ...(pack.kind === 'puree' ? (['baby'] as const) : []),
-        ...(pack.raw ? (['rawMeat'] as const) : []),
-        'bestBy',
-      ],
-      world.household.country,
-    ),
-    label: labelContent(pack, world.allergenNames),
-    ...(container && { container }),
-    allergens: allergenLines(pack.allergens, world.allergenNames),
-    places: [...world.places],
-    eaters: [...world.eaters],
-  };
-}
-
 /** Events and document changes, newest first, each with its undo. */
 function history(ctx: Context, limit: number): HistoryAnswer {
-  const world = worldOf(ctx.db);
-  const today = todayOf(ctx, world);
+  const { world, today } = settingOf(ctx);
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   const events = ctx.db.select().from(schema.event).orderBy(desc(schema.event.instant)).limit(limit).all().map(eventFrom);
   const gone = undoneIds(events.toSorted(byOrder));
@@ -135,11 +82,18 @@ export function storeRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
     '/store',
-    answer(() => store(ctx)),
+    answer(() => {
+      const { world, book, now } = settingOf(ctx);
+      return storeAnswer(world, book, now);
+    }),
   );
   r.get(
     '/packs/:key',
-    answer((req) => onePack(ctx, param(req, 'key'))),
+    answer((req) => {
+      const pack = findPack(ctx.db, param(req, 'key'));
+      const { world, now } = settingOf(ctx);
+      return packAnswer(pack, eventsOf(ctx.db, pack.packId), world, now);
+    }),
   );
   r.get(
     '/history',

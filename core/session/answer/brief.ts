@@ -1,5 +1,5 @@
 import type { Container } from '#core/contract';
-import type { PackBrief } from '#core/session';
+import type { PackBrief } from '../answers.ts';
 import { dueOf, statusOf, type PackState } from '#core/store';
 
 /** A pack as lists and drawings need it. */

@@ -1,0 +1,39 @@
+import type { Day, Meal, Session, TamboEvent } from '#core/contract';
+import type { ReferenceRow } from '#core/kitchen';
+import type { PackState } from '#core/store';
+import type { EatenDay } from '../supply.ts';
+
+/** One meal's helping from one pack, as the log lists it. */
+export interface EatenEntry {
+  eventId: string;
+  packId: string;
+  day: Day;
+  meal: Meal;
+  kind: string;
+  name: string;
+  portions: number;
+  shares: { eaterId: string; portions: number }[];
+  guests: number;
+}
+
+/**
+ * What answers need beside the world: what was logged, asked for one by one.
+ * The server reads it from the database; a page without a connection reads it from what it kept and what waits there.
+ */
+export interface Book {
+  storeId: string;
+  sessions: () => readonly Session[];
+  /** Events that speak of a session. */
+  eventsOf: (sessionId: string) => readonly TamboEvent[];
+  /** Packs filled from a session, empty ones too. */
+  packsOf: (sessionId: string) => readonly PackState[];
+  eatenDays: (today: Day) => readonly EatenDay[];
+  /** Whether a dinner of that day has been written down. */
+  dinnerLogged: (day: Day) => boolean;
+  /** The newest meals first. */
+  lately: () => readonly EatenEntry[];
+  /** Common shapes of containers. */
+  presets: () => readonly ReferenceRow[];
+  /** Works something out once, until something is logged or written. */
+  keep: <T>(name: string, make: () => T) => T;
+}

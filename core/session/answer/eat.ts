@@ -1,0 +1,51 @@
+import type { Instant } from '#core/contract';
+import { daysFrom, demand, sayPortions } from '#core/kitchen';
+import { probablyEaten } from '#core/eat';
+import { statusOf, useFirst, type PackState } from '#core/store';
+import type { EatAnswer } from '../answers.ts';
+import type { World } from '../world.ts';
+import type { Book } from './book.ts';
+import { briefOf } from './brief.ts';
+import { suppliesNow, todayOf } from './today.ts';
+
+/** Evenings shown ahead. */
+const evenings = 9;
+
+/** What comes out and when, what is left, who ate what. */
+export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
+  const today = todayOf(world, now);
+  const { stock, probable } = probablyEaten(world.packs, today);
+  const brief = (p: PackState) => briefOf(p, today, world.household.timeZone, world.containers);
+  const ordered = useFirst(stock, today, world.household.timeZone).map((x) => x.pack);
+  const names = new Map(world.eaters.map((e) => [e.id, e.name]));
+  return {
+    today,
+    supplies: suppliesNow(world, book, today),
+    evenings: daysFrom(today, evenings).map((day) => {
+      const d = demand(world.eaters, day);
+      return {
+        day,
+        quarters: d.quarters,
+        eaters: d.eaters,
+        babyMeals: d.babyMeals,
+        packs: stock.filter((p) => p.planned?.day === day).map(brief),
+      };
+    }),
+    eatFirst: ordered.filter((p) => statusOf(p) === 'frozen').map(brief),
+    fridge: ordered.filter((p) => statusOf(p) === 'fridge').map(brief),
+    probable: probable.map(brief),
+    recent: book.lately().map((r) => ({
+      eventId: r.eventId,
+      day: r.day,
+      meal: r.meal,
+      name: r.name,
+      portions: r.portions,
+      who: [
+        ...r.shares.filter((s) => s.portions > 0).map((s) => `${names.get(s.eaterId) ?? 'somebody'} ${sayPortions(s.portions)}`),
+        ...(r.guests > 0 ? [`guests ${sayPortions(r.guests)}`] : []),
+      ].join(', '),
+    })),
+    eaters: [...world.eaters],
+    tonightLogged: book.dinnerLogged(today),
+  };
+}

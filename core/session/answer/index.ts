@@ -1,0 +1,7 @@
+export type { Book, EatenEntry } from './book.ts';
+export { briefOf } from './brief.ts';
+export { eatAnswer } from './eat.ts';
+export { kitchenAnswer } from './kitchen.ts';
+export { labelsAnswer, openOf, recentDays, recentSessions, sessionsAnswer, viewOf } from './sessions.ts';
+export { packAnswer, storeAnswer } from './store.ts';
+export { frameAnswer, suppliesNow, todayAnswer, todayOf } from './today.ts';

@@ -1,0 +1,50 @@
+import type { Instant, Meal } from '#core/contract';
+import { daysFrom, demand, isPresent } from '#core/kitchen';
+import { freeNow, roomIn } from '#core/store';
+import type { KitchenAnswer } from '../answers.ts';
+import type { World } from '../world.ts';
+import type { Book } from './book.ts';
+import { openOf, recentSessions, viewOf } from './sessions.ts';
+import { todayOf } from './today.ts';
+
+const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
+const weeksShown = 4;
+
+/** Containers that the next session to be packed asks for. */
+function wantedNext(world: World, book: Book, now: Instant): Map<string, number> {
+  const wanted = new Map<string, number>();
+  const next = openOf(recentSessions(world, book, todayOf(world, now))).find((s) => s.state.counts.packed < s.state.batches);
+  const session = next && book.sessions().find((s) => s.id === next.id);
+  if (session)
+    for (const b of viewOf(session, world, book, now).batches)
+      if (b.packing.ok && !b.flags.packed)
+        for (const g of b.packing.choice.groups) wanted.set(g.container.id, (wanted.get(g.container.id) ?? 0) + g.packs);
+  return wanted;
+}
+
+/** Who eats, what there is to cook, pack and store in. */
+export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAnswer {
+  const days = daysFrom(todayOf(world, now), weeksShown * 7);
+  const wanted = wantedNext(world, book, now);
+  const asked = days.map((d) => demand(world.eaters, d));
+  return {
+    household: world.household,
+    eaters: [...world.eaters],
+    equipment: [...world.equipment],
+    weeks: {
+      days,
+      present: Object.fromEntries(
+        world.eaters.map((e) => [
+          e.id,
+          days.map((day) => Object.fromEntries(meals.map((m) => [m, isPresent(e.presence, day, m)])) as Record<Meal, boolean>),
+        ]),
+      ),
+      quarters: asked.map((d) => d.quarters),
+      babyMeals: asked.map((d) => d.babyMeals),
+    },
+    containers: freeNow(world.containers, world.usage).map((c) => ({ ...c, wanted: wanted.get(c.container.id) ?? 0 })),
+    places: world.places.map((place) => ({ place, room: roomIn(place, world.packs) })),
+    allergenNames: Object.fromEntries(world.allergenNames),
+    presets: [...book.presets()],
+  };
+}

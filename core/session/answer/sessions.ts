@@ -1,0 +1,62 @@
+import type { Day, Instant, Session } from '#core/contract';
+import { addDays } from '#core/kitchen';
+import type { LabelsAnswer, SessionBrief, SessionsAnswer } from '../answers.ts';
+import { labelContent } from '../labels.ts';
+import { stages } from '../state.ts';
+import { sessionStanding, sessionView, type SessionView } from '../view.ts';
+import type { World } from '../world.ts';
+import type { Book } from './book.ts';
+
+/** Sessions whose day lies further back are listed by name only; nobody packs a year-old pot. */
+export const recentDays = 30;
+
+/** One session with everything derived. */
+export const viewOf = (session: Session, world: World, book: Book, now: Instant): SessionView =>
+  sessionView(session, book.eventsOf(session.id), book.packsOf(session.id), world, now);
+
+function briefOf(session: Session, world: World, book: Book): SessionBrief {
+  const { state, dishes } = sessionStanding(session, book.eventsOf(session.id), book.packsOf(session.id), world);
+  return {
+    id: session.id,
+    name: session.name,
+    day: session.day,
+    dishes,
+    portions: session.batches.reduce((s, b) => s + b.portions, 0),
+    state,
+  };
+}
+
+/** Sessions lately and to come, with where they stand. */
+export const recentSessions = (world: World, book: Book, today: Day): SessionBrief[] =>
+  book.keep(`sessions ${today}`, () =>
+    book
+      .sessions()
+      .filter((s) => s.day >= addDays(today, -recentDays))
+      .map((s) => briefOf(s, world, book)),
+  );
+
+/** Not stored away yet: the next thing to do is on one of these. */
+export const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] =>
+  sessions.filter((s) => s.state.batches > 0 && s.state.stage !== stages[stages.length - 1]).toSorted((a, b) => a.day.localeCompare(b.day));
+
+export function sessionsAnswer(world: World, book: Book, today: Day): SessionsAnswer {
+  const recent = recentSessions(world, book, today);
+  const known = new Set(recent.map((s) => s.id));
+  return {
+    sessions: recent.toSorted((a, b) => b.day.localeCompare(a.day)),
+    older: book
+      .sessions()
+      .filter((s) => !known.has(s.id))
+      .map((s) => ({ id: s.id, name: s.name, day: s.day }))
+      .toSorted((a, b) => b.day.localeCompare(a.day)),
+  };
+}
+
+/** What stands on the labels of a session's packs. */
+export const labelsAnswer = (session: Session, world: World, book: Book, now: Instant): LabelsAnswer => ({
+  session,
+  labels: viewOf(session, world, book, now)
+    .batches.flatMap((b) => b.packs)
+    .map((p) => labelContent(p, world.allergenNames)),
+  address: world.household.address ?? '',
+});

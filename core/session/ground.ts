@@ -1,0 +1,177 @@
+import type { Container, Eater, Equipment, Household, Place, Recipe, Revision, Session, TamboEvent, WriteRequest } from '#core/contract';
+import { ingredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import { scaleRecipe, type ScaleResult } from '#core/recipe';
+import { applyEvent, effective, statusOf, type ContainerUse, type PackState } from '#core/store';
+import type { Book, EatenEntry } from './answer/book.ts';
+import { groupOf, type EatenDay } from './supply.ts';
+import type { World } from './world.ts';
+
+/** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
+export interface Ground {
+  storeId: string;
+  household: Household;
+  eaters: Eater[];
+  equipment: Equipment[];
+  containers: Container[];
+  places: Place[];
+  /** Packs that hold food. */
+  packs: PackState[];
+  usage: [containerId: string, use: ContainerUse][];
+  recipes: Recipe[];
+  revisions: Revision[];
+  /** Every session by name; events and packs of those lately and to come. */
+  sessions: Session[];
+  events: [sessionId: string, events: TamboEvent[]][];
+  sessionPacks: [sessionId: string, packs: PackState[]][];
+  eatenDays: EatenDay[];
+  lately: EatenEntry[];
+  ingredients: IngredientRow[];
+  lives: LifeRow[];
+  materials: ReferenceRow[];
+  reheats: ReferenceRow[];
+  thaws: ReferenceRow[];
+  presets: ReferenceRow[];
+  allergenNames: [id: string, name: string][];
+}
+
+/** What waits on a device: logged events and documents written. */
+export interface WaitingEntries {
+  events: readonly TamboEvent[];
+  writes: readonly Pick<WriteRequest, 'changes'>[];
+}
+
+const dinnerKinds = new Set(['meal', 'kit']);
+
+/** The world and the book of a kept household. */
+export function worldOfGround(ground: Ground): { world: World; book: Book } {
+  const finder = ingredientFinder(ground.ingredients);
+  const recipes = new Map(ground.recipes.map((r) => [r.id, r]));
+  const revisions = new Map(ground.revisions.map((r) => [r.id, r]));
+  const events = new Map(ground.events);
+  const sessionPacks = new Map(ground.sessionPacks);
+  const scaled = new Map<string, ScaleResult>();
+  const kept = new Map<string, unknown>();
+  return {
+    world: {
+      ...ground,
+      usage: new Map(ground.usage),
+      finder,
+      lives: new Map(ground.lives.map((r) => [r.id, r])),
+      materials: new Map(ground.materials.map((r) => [r.id, r])),
+      allergenNames: new Map(ground.allergenNames),
+      revision: (id) => revisions.get(id),
+      recipe(id) {
+        const recipe = recipes.get(id);
+        const revision = recipe && revisions.get(recipe.revisionId);
+        return recipe && revision ? { recipe, revision } : undefined;
+      },
+      scale(revision, portions) {
+        const key = `${revision.id} ${portions}`;
+        const result = scaled.get(key) ?? scaleRecipe(revision, portions, { finder, scaleStepG: ground.household.scaleStepG });
+        scaled.set(key, result);
+        return result;
+      },
+    },
+    book: {
+      storeId: ground.storeId,
+      sessions: () => ground.sessions,
+      eventsOf: (id) => events.get(id) ?? [],
+      packsOf: (id) => sessionPacks.get(id) ?? [],
+      eatenDays: () => ground.eatenDays,
+      dinnerLogged: (day) => ground.lately.some((e) => e.day === day && e.meal === 'dinner' && dinnerKinds.has(e.kind)),
+      lately: () => ground.lately,
+      presets: () => ground.presets,
+      keep<T>(name: string, make: () => T): T {
+        if (!kept.has(name)) kept.set(name, make());
+        return kept.get(name) as T;
+      },
+    },
+  };
+}
+
+type Changes = WaitingEntries['writes'][number]['changes'];
+
+/** A table of documents after what was written here. */
+function written<T extends { id: string }>(rows: readonly T[], table: string, changes: Changes): T[] {
+  const map = new Map(rows.map((r) => [r.id, r]));
+  for (const c of changes) {
+    if (c.table !== table) continue;
+    if (c.data === null) map.delete(c.id);
+    else map.set(c.id, c.data as unknown as T);
+  }
+  return [...map.values()];
+}
+
+/** Counts a container's use from one state of a pack to the next. */
+function useAfter(use: ContainerUse, before: PackState | undefined, after: PackState): ContainerUse {
+  const holds = (p: PackState | undefined): number => (p && statusOf(p) !== 'empty' ? 1 : 0);
+  const toWash = (p: PackState | undefined): number => (p && statusOf(p) === 'empty' && !p.washed ? 1 : 0);
+  return {
+    holding: use.holding + holds(after) - holds(before),
+    toWash: use.toWash + toWash(after) - toWash(before),
+    ever: use.ever + (before ? 0 : 1),
+  };
+}
+
+/**
+ * A kept household after what waits on this device, so that pages without a connection show it at once. An undo of something that
+ * waits here takes it away; an undo of what the server has already is sent with the rest and shows once it answers.
+ * Law: once everything is sent, the server's own answers are the same.
+ */
+export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
+  const changes = waiting.writes.flatMap((w) => w.changes);
+  const events = effective(waiting.events);
+  const packs = new Map(ground.packs.map((p) => [p.packId, p]));
+  for (const [, list] of ground.sessionPacks) for (const p of list) if (!packs.has(p.packId)) packs.set(p.packId, p);
+  const usage = new Map(ground.usage);
+  const eatenDays = [...ground.eatenDays];
+  const lately = [...ground.lately];
+  const sessionEvents = new Map(ground.events);
+  const sessions = written(ground.sessions, 'session', changes);
+  const sessionIds = new Set(sessions.map((s) => s.id));
+  for (const event of events) {
+    for (const subject of event.subjects) {
+      if (sessionIds.has(subject)) sessionEvents.set(subject, [...(sessionEvents.get(subject) ?? []), event]);
+      const before = packs.get(subject);
+      const after = applyEvent(before, event, subject);
+      if (!after) continue;
+      packs.set(subject, after);
+      if (after.containerId && after !== before)
+        usage.set(after.containerId, useAfter(usage.get(after.containerId) ?? { holding: 0, toWash: 0, ever: 0 }, before, after));
+      if (event.type !== 'eaten') continue;
+      const portions = event.data.guests + event.data.shares.reduce((s, x) => s + x.portions, 0);
+      const group = groupOf(after.kind);
+      if (group) eatenDays.push({ group, day: event.data.day, portions });
+      lately.unshift({
+        eventId: event.id,
+        packId: subject,
+        day: event.data.day,
+        meal: event.data.meal,
+        kind: after.kind,
+        name: after.name,
+        portions,
+        shares: event.data.shares,
+        guests: event.data.guests,
+      });
+    }
+  }
+  const all = [...packs.values()].toSorted((a, b) => (a.code < b.code ? -1 : 1));
+  const withPacks = new Set([...ground.sessionPacks.map(([id]) => id), ...all.flatMap((p) => p.sessionId ?? [])]);
+  return {
+    ...ground,
+    household: written([ground.household], 'household', changes)[0] ?? ground.household,
+    eaters: written(ground.eaters, 'eater', changes),
+    equipment: written(ground.equipment, 'equipment', changes),
+    containers: written(ground.containers, 'container', changes),
+    places: written(ground.places, 'place', changes),
+    recipes: written(ground.recipes, 'recipe', changes),
+    revisions: written(ground.revisions, 'recipe_revision', changes),
+    sessions,
+    packs: all.filter((p) => statusOf(p) !== 'empty'),
+    usage: [...usage],
+    events: [...sessionEvents],
+    sessionPacks: [...withPacks].map((id) => [id, all.filter((p) => p.sessionId === id)]),
+    eatenDays,
+    lately: lately.toSorted((a, b) => b.day.localeCompare(a.day) || b.eventId.localeCompare(a.eventId)),
+  };
+}

@@ -1,0 +1,77 @@
+import { desc } from 'drizzle-orm';
+import type { Meal } from '#core/contract';
+import { addDays } from '#core/kitchen';
+import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type World } from '#core/session';
+import { allDocuments, referenceRows, schema, storeId, type Db } from '../db/index.ts';
+import { eventsOf } from '../events/index.ts';
+import type { Context } from '../http.ts';
+import { keptSince } from './kept.ts';
+import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
+
+/** Meals that the log lists at most. */
+const latelyShown = 24;
+
+function lately(db: Db): EatenEntry[] {
+  const t = schema.eatenLog;
+  return db
+    .select()
+    .from(t)
+    .orderBy(desc(t.day), desc(t.eventId))
+    .limit(latelyShown)
+    .all()
+    .map((r) => ({ ...r, meal: r.meal as Meal }));
+}
+
+/** What the database knows beside the world. */
+export const bookOf = (db: Db): Book => ({
+  storeId: storeId(db),
+  sessions: () => allDocuments(db, 'session'),
+  eventsOf: (id) => eventsOf(db, id),
+  packsOf: (id) => packsOfSession(db, id),
+  eatenDays: (today) => eatenDays(db, today),
+  dinnerLogged: (day) => dinnerLogged(db, day),
+  lately: () => lately(db),
+  presets: () => [...referenceRows(db, 'tub'), ...referenceRows(db, 'bag'), ...referenceRows(db, 'pan')],
+  keep: (name, make) => keptSince(db, name, make),
+});
+
+/** World, book and the moment: what every answer is made from. */
+export function settingOf(ctx: Context): { world: World; book: Book; now: string; today: string } {
+  const world = worldOf(ctx.db);
+  const now = ctx.clock.now();
+  return { world, book: bookOf(ctx.db), now, today: todayOf(world, now) };
+}
+
+/** The household as a device keeps it for when there is no connection. */
+export function groundOf(ctx: Context): Ground {
+  const { db } = ctx;
+  const { world, book, today } = settingOf(ctx);
+  const sessions = [...book.sessions()];
+  const recent = sessions.filter((s) => s.day >= addDays(today, -recentDays));
+  const recipes = allDocuments(db, 'recipe').filter((r) => !r.archived);
+  const revisionIds = new Set([...recipes.map((r) => r.revisionId), ...recent.flatMap((s) => s.batches.map((b) => b.revisionId))]);
+  return {
+    storeId: book.storeId,
+    household: world.household,
+    eaters: [...world.eaters],
+    equipment: [...world.equipment],
+    containers: [...world.containers],
+    places: [...world.places],
+    packs: [...world.packs],
+    usage: [...world.usage],
+    recipes,
+    revisions: [...revisionIds].flatMap((id) => world.revision(id) ?? []),
+    sessions,
+    events: recent.map((s) => [s.id, [...book.eventsOf(s.id)]]),
+    sessionPacks: recent.map((s) => [s.id, [...book.packsOf(s.id)]]),
+    eatenDays: [...book.eatenDays(today)],
+    lately: [...book.lately()],
+    ingredients: referenceRows(db, 'ingredient'),
+    lives: referenceRows(db, 'life'),
+    materials: referenceRows(db, 'material'),
+    reheats: [...world.reheats],
+    thaws: [...world.thaws],
+    presets: [...book.presets()],
+    allergenNames: [...world.allergenNames],
+  };
+}
