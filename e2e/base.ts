@@ -39,23 +39,36 @@ export async function getJson<T>(server: RunningServer, path: string): Promise<T
   return (await (await fetch(`${server.address}/api${path}`)).json()) as T;
 }
 
+/** Rows in one of the device's stores; none while it has not been made. */
+const countOf = (page: Page, name: string): Promise<number> =>
+  page.evaluate(async (store) => {
+    const open = indexedDB.open('tambo');
+    return new Promise<number>((resolve, reject) => {
+      open.onerror = () => reject(new Error('no device store'));
+      open.onsuccess = () => {
+        const db = open.result;
+        if (!db.objectStoreNames.contains(store)) {
+          db.close();
+          return resolve(0);
+        }
+        const count = db.transaction(store).objectStore(store).count();
+        count.onsuccess = () => {
+          db.close();
+          resolve(count.result);
+        };
+      };
+    });
+  }, name);
+
 /** Waits until everything that was done has reached the server. */
 export async function settled(page: Page): Promise<void> {
   // a tap is kept on the device a moment after it, and only then can it be seen to be gone
   await page.waitForTimeout(200);
-  await page.waitForFunction(async () => {
-    const open = indexedDB.open('tambo', 1);
-    return new Promise<boolean>((resolve) => {
-      open.onsuccess = () => {
-        const db = open.result;
-        if (!db.objectStoreNames.contains('queue')) return resolve(true);
-        const count = db.transaction('queue').objectStore('queue').count();
-        count.onsuccess = () => {
-          db.close();
-          resolve(count.result === 0);
-        };
-      };
-      open.onerror = () => resolve(false);
-    });
-  });
+  await expect.poll(() => countOf(page, 'queue'), { timeout: 40_000 }).toBe(0);
+}
+
+/** Waits until the app and the household stand on the device, so that it goes on without a connection. */
+export async function keptHere(page: Page): Promise<void> {
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 20_000 }).toBe('activated');
+  await expect.poll(() => countOf(page, 'kept'), { timeout: 20_000 }).toBe(1);
 }

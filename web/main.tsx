@@ -13,11 +13,13 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { startOutbox } from './app/outbox.ts';
+import { startServiceWorker } from './app/serviceWorker.ts';
 import { router } from './app/router.tsx';
 import { store } from './app/store.ts';
 import { colours, schemeManager, theme } from './app/theme.ts';
 
 startOutbox(store);
+startServiceWorker();
 
 const root = document.getElementById('root');
 if (root) {

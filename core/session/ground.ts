@@ -32,12 +32,14 @@ export interface Ground {
   thaws: ReferenceRow[];
   presets: ReferenceRow[];
   allergenNames: [id: string, name: string][];
+  /** Ids of the newest events and writes in it, so that none is counted twice. */
+  heard: string[];
 }
 
 /** What waits on a device: logged events and documents written. */
 export interface WaitingEntries {
   events: readonly TamboEvent[];
-  writes: readonly Pick<WriteRequest, 'changes'>[];
+  writes: readonly Pick<WriteRequest, 'writeId' | 'changes'>[];
 }
 
 const dinnerKinds = new Set(['meal', 'kit']);
@@ -119,8 +121,9 @@ function useAfter(use: ContainerUse, before: PackState | undefined, after: PackS
  * Law: once everything is sent, the server's own answers are the same.
  */
 export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
-  const changes = waiting.writes.flatMap((w) => w.changes);
-  const events = effective(waiting.events);
+  const heard = new Set(ground.heard);
+  const changes = waiting.writes.filter((w) => !heard.has(w.writeId)).flatMap((w) => w.changes);
+  const events = effective(waiting.events.filter((e) => !heard.has(e.id)));
   const packs = new Map(ground.packs.map((p) => [p.packId, p]));
   for (const [, list] of ground.sessionPacks) for (const p of list) if (!packs.has(p.packId)) packs.set(p.packId, p);
   const usage = new Map(ground.usage);

@@ -76,6 +76,6 @@ export function acceptEvent(db: Db, value: unknown, receivedAt: Instant): EventA
   });
 }
 
-/** Keeps a list of events, one after the other, and answers for each. */
+/** Keeps a list of events, one after the other, and answers for each: all are on the disk before the first is answered, with one wait for it. */
 export const acceptEvents = (db: Db, values: readonly unknown[], receivedAt: Instant): EventAnswer[] =>
-  values.map((value) => acceptEvent(db, value, receivedAt));
+  db.transaction((tx) => values.map((value) => acceptEvent(tx, value, receivedAt)));

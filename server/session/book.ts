@@ -1,4 +1,4 @@
-import { desc } from 'drizzle-orm';
+import { desc, sql } from 'drizzle-orm';
 import type { Meal } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type World } from '#core/session';
@@ -42,6 +42,26 @@ export function settingOf(ctx: Context): { world: World; book: Book; now: string
   return { world, book: bookOf(ctx.db), now, today: todayOf(world, now) };
 }
 
+/** More than a device sends between two keepings. */
+const idsKept = 2000;
+
+const newestIds = (db: Db): string[] => [
+  ...db
+    .select({ id: schema.event.id })
+    .from(schema.event)
+    .orderBy(desc(sql`rowid`))
+    .limit(idsKept)
+    .all()
+    .map((r) => r.id),
+  ...db
+    .selectDistinct({ id: schema.change.writeId })
+    .from(schema.change)
+    .orderBy(desc(schema.change.id))
+    .limit(idsKept)
+    .all()
+    .map((r) => r.id),
+];
+
 /** The household as a device keeps it for when there is no connection. */
 export function groundOf(ctx: Context): Ground {
   const { db } = ctx;
@@ -73,5 +93,6 @@ export function groundOf(ctx: Context): Ground {
     thaws: [...world.thaws],
     presets: [...book.presets()],
     allergenNames: [...world.allergenNames],
+    heard: newestIds(db),
   };
 }

@@ -1,12 +1,14 @@
 import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useState } from 'react';
 import { Link, Outlet, useNavigation } from 'react-router';
+import { clockOf } from '#core/kitchen';
 import { useFrameQuery } from './api.ts';
 import { useCommands } from './commands.ts';
-import { putAside } from './outboxSlice.ts';
+import { putRefusedAside } from './outbox.ts';
+import { takeOver, useNewVersion } from './serviceWorker.ts';
 import { BottomBar, Rail } from './Rail.tsx';
 import { StoreStrip } from './StoreStrip.tsx';
-import { useAppDispatch, useAppSelector } from './store.ts';
+import { useAppSelector } from './store.ts';
 import { ToastBar } from './ToastBar.tsx';
 import { useKeys } from './useKeys.ts';
 
@@ -16,16 +18,28 @@ const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
 
 type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
-/** What the server would not keep, and what waits here: said plainly, never lost. */
-function OutboxNotes() {
-  const { waiting, refused, online } = useAppSelector((s) => s.outbox);
-  const dispatch = useAppDispatch();
+/** No connection, what waits here, what the server would not keep, a newer version: said plainly, nothing lost. */
+function Notes({ zone }: { zone: string }) {
+  const { waiting, refused, online, asOf, notKept } = useAppSelector((s) => s.outbox);
+  const newVersion = useNewVersion();
   return (
     <>
-      {!online && waiting.length > 0 && (
+      {!online && (
         <div className="banner note warn" role="status">
-          <b>Kept here:</b> {waiting.length === 1 ? `“${waiting[0]?.label}” waits` : `${waiting.length} entries wait`} on this device and{' '}
-          {waiting.length === 1 ? 'is' : 'are'} sent when Tambo answers again. Go on working.
+          <b>No connection, kept here.</b>{' '}
+          {waiting.length > 0
+            ? `${waiting.length === 1 ? `“${waiting[0]?.label ?? ''}” waits` : `${waiting.length} entries wait`} on this device and ${
+                waiting.length === 1 ? 'is' : 'are'
+              } sent when Tambo answers again. `
+            : ''}
+          {asOf ? `You see the household of ${clockOf(asOf, zone)}${waiting.length > 0 ? ' with what you entered since' : ''}. ` : ''}
+          Go on working.
+        </div>
+      )}
+      {notKept && (
+        <div className="banner note bad" role="alert">
+          <b>This device has no room left.</b> What you enter now waits in this page alone: leave it open until it is sent, or free some
+          space.
         </div>
       )}
       {refused.map((r) => (
@@ -37,11 +51,19 @@ function OutboxNotes() {
               .map((x) => `${x.path}: expected ${x.expected}, got ${x.got}`)
               .join('; ')}
           </div>
-          <button type="button" className="btn o s" onClick={() => dispatch(putAside(r.seq))}>
+          <button type="button" className="btn o s" onClick={() => void putRefusedAside(r.seq)}>
             Put aside
           </button>
         </div>
       ))}
+      {newVersion && (
+        <div className="banner note row" role="status">
+          <span className="grow">A newer Tambo is here.</span>
+          <button type="button" className="btn s" onClick={takeOver}>
+            Take it
+          </button>
+        </div>
+      )}
     </>
   );
 }
@@ -91,7 +113,7 @@ export function Frame() {
         )}
       </header>
       <div>
-        <OutboxNotes />
+        <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <div id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
           <Outlet />
         </div>

@@ -1,4 +1,4 @@
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
@@ -17,20 +17,23 @@ import type {
   StoreAnswer,
   TodayAnswer,
 } from '#core/session';
+import { baseQuery } from './baseQuery.ts';
 import { follow } from './clock.ts';
 
 /** Server data has one owner: this cache. Whatever is written makes all of it stale. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api' }),
+  baseQuery,
   tagTypes: ['World'],
   refetchOnReconnect: true,
+  refetchOnFocus: true,
   endpoints: (b) => ({
     frame: b.query<FrameAnswer, void>({
       query: () => '/frame',
       providesTags: ['World'],
-      transformResponse: (answer: FrameAnswer) => {
-        follow(answer.now, answer.stopped);
+      transformResponse: (answer: FrameAnswer, meta) => {
+        // an answer made on this device knows no better time than the device
+        if (meta) follow(answer.now, answer.stopped);
         return answer;
       },
     }),

@@ -2,7 +2,18 @@ import { useEffect, useState } from 'react';
 import type { Instant } from '#core/contract';
 
 /** The one place in the page that reads the time; it runs on the server's offset. */
-let offsetMs = 0;
+const offsetKey = 'tambo.clockOffset';
+
+function keptOffset(): number {
+  try {
+    return Number(localStorage.getItem(offsetKey)) || 0;
+  } catch {
+    return 0;
+  }
+}
+
+// kept over reloads: a device whose clock is an hour wrong is right without a connection too
+let offsetMs = keptOffset();
 let heldAt: number | undefined;
 
 /** Follows the server: its answer says what time it is there, and whether its clock stands. */
@@ -10,6 +21,11 @@ export function follow(serverNow: Instant, stopped: boolean): void {
   const server = new Date(serverNow).getTime();
   offsetMs = server - Date.now();
   heldAt = stopped ? server : undefined;
+  try {
+    localStorage.setItem(offsetKey, String(Math.round(offsetMs)));
+  } catch {
+    // then the next page asks again
+  }
 }
 
 export const now = (): Instant => new Date(heldAt ?? Date.now() + offsetMs).toISOString();

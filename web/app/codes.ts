@@ -33,6 +33,12 @@ async function refill(count: number): Promise<string[]> {
   return ((await res.json()) as { codes: string[] }).codes;
 }
 
+/** Sees to it that codes are at hand for when there is no connection. */
+export async function stockCodes(storeId: string): Promise<void> {
+  const left = kept(storeId).length;
+  if (left < refillBelow) put(storeId, [...kept(storeId), ...(await refill(keep - left))]);
+}
+
 /**
  * Takes so many unused codes; asks the server for more when few are left.
  * @returns undefined when too few are kept here and the server does not answer
@@ -49,11 +55,7 @@ export async function takeCodes(storeId: string, count: number): Promise<string[
   const taken = codes.slice(0, count);
   const left = codes.slice(count);
   put(storeId, left);
-  if (left.length < refillBelow)
-    void refill(keep - left.length).then(
-      (more) => put(storeId, [...kept(storeId), ...more]),
-      () => undefined,
-    );
+  void stockCodes(storeId).catch(() => undefined);
   return taken;
 }
 
@@ -67,11 +69,8 @@ export function useNextCode(storeId: string | undefined, packsSoFar: number): st
       setCode(first);
       return;
     }
-    void refill(keep).then(
-      (codes) => {
-        put(storeId, [...kept(storeId), ...codes]);
-        setCode(kept(storeId)[0]);
-      },
+    void stockCodes(storeId).then(
+      () => setCode(kept(storeId)[0]),
       () => undefined,
     );
   }, [storeId, packsSoFar]);

@@ -1,17 +1,13 @@
-import { openDB, type IDBPDatabase } from 'idb';
 import type { Refusal } from '#core/contract';
 import { api } from './api.ts';
+import { backAgain } from './baseQuery.ts';
 import { follow } from './clock.ts';
-import { added, loaded, offline, sent, wasRefused, type Waiting } from './outboxSlice.ts';
+import { added, loaded, notKept, offline, putAside, sent, wasRefused, type RefusedEntry, type Waiting } from './outboxSlice.ts';
+import { deviceStore, type NewEntry } from './deviceStore.ts';
+import { keepSoon, loadSent, noteSent } from './household.ts';
 import type { AppStore } from './store.ts';
 
 /** Everything written goes through here: kept on the device first, sent in order, tried again with the same id until it is answered (DECISIONS 22). */
-
-type NewEntry = Waiting extends infer W ? (W extends Waiting ? Omit<W, 'seq'> : never) : never;
-
-let dbPromise: Promise<IDBPDatabase> | undefined;
-const queueDb = (): Promise<IDBPDatabase> =>
-  (dbPromise ??= openDB('tambo', 1, { upgrade: (db) => void db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true }) }));
 
 let store: AppStore | undefined;
 let sending = false;
@@ -35,15 +31,8 @@ async function send(entries: Waiting[]): Promise<Answered> {
   const first = entries[0];
   if (!first) return { gone: [], refused: [] };
   if (first.kind === 'event') {
-    const batch = entries.slice(
-      0,
-      entries.findIndex((e) => e.kind !== 'event') < 0
-        ? mostEvents
-        : Math.min(
-            mostEvents,
-            entries.findIndex((e) => e.kind !== 'event'),
-          ),
-    );
+    const firstOther = entries.findIndex((e) => e.kind !== 'event');
+    const batch = entries.slice(0, firstOther < 0 ? mostEvents : Math.min(mostEvents, firstOther));
     const res = await post(
       '/events',
       batch.map((e) => e.body),
@@ -70,6 +59,24 @@ async function send(entries: Waiting[]): Promise<Answered> {
   };
 }
 
+/**
+ * What the server has answered leaves the queue: taken entries are needed without a connection until the household is kept anew,
+ * refused ones stay until the cook puts them aside.
+ */
+async function moveOn(gone: readonly number[], kept: readonly Waiting[], refused: readonly RefusedEntry[]): Promise<void> {
+  try {
+    const tx = (await deviceStore()).transaction(['queue', 'sent', 'refused'], 'readwrite');
+    await Promise.all([
+      ...gone.map((seq) => tx.objectStore('queue').delete(seq)),
+      ...kept.map((w) => tx.objectStore('sent').put(w)),
+      ...refused.map((r) => tx.objectStore('refused').put(r)),
+    ]);
+    await tx.done;
+  } catch {
+    // without a device store the page alone remembers; sending again would change nothing
+  }
+}
+
 async function flush(): Promise<void> {
   if (!store || sending) return;
   sending = true;
@@ -78,12 +85,20 @@ async function flush(): Promise<void> {
   try {
     while (unsent().length > 0) {
       while (unsent().length > 0) {
-        const { gone, refused } = await send(unsent());
+        const unsentBefore = unsent();
+        const { gone, refused } = await send(unsentBefore);
         for (const seq of gone) answered.add(seq);
-        const db = await queueDb().catch(() => undefined);
-        if (db) await Promise.all(gone.map((seq) => db.delete('queue', seq)));
-        for (const r of refused)
-          store.dispatch(wasRefused({ seq: r.entry.seq, label: r.entry.label, message: r.message, refusals: r.refusals }));
+        const kept = unsentBefore.filter((w) => gone.includes(w.seq) && !refused.some((r) => r.entry.seq === w.seq));
+        noteSent(kept);
+        const no = refused.map((r) => ({
+          seq: r.entry.seq,
+          label: r.entry.label,
+          message: r.message,
+          refusals: r.refusals,
+          entry: r.entry,
+        }));
+        await moveOn(gone, kept, no);
+        for (const r of no) store.dispatch(wasRefused(r));
         retryMs = 1000;
       }
       // what was sent counts as waiting until the page has heard of it, so that nothing flickers back in between
@@ -91,9 +106,12 @@ async function flush(): Promise<void> {
       await Promise.all(store.dispatch(api.util.getRunningQueriesThunk()));
       store.dispatch(sent([...answered]));
       answered.clear();
+      keepSoon();
     }
   } catch {
-    store.dispatch(offline());
+    store.dispatch(offline(undefined));
+    // without a connection the pages are made here, with what waits
+    store.dispatch(api.util.invalidateTags(['World']));
     retryTimer = setTimeout(() => void flush(), retryMs);
     retryMs = Math.min(30_000, retryMs * 2);
   } finally {
@@ -101,17 +119,28 @@ async function flush(): Promise<void> {
   }
 }
 
-/** Keeps an entry on the device, then sends what waits. Resolves once it is kept here. */
+/** The cook has seen what was refused. */
+export async function putRefusedAside(seq: number): Promise<void> {
+  store?.dispatch(putAside(seq));
+  await deviceStore()
+    .then((db) => db.delete('refused', seq))
+    .catch(() => undefined);
+}
+
+/** Keeps entries on the device in one go, then sends what waits. Resolves once they are kept here. */
 export async function enqueue(entries: NewEntry[]): Promise<void> {
-  for (const entry of entries) {
-    let seq = (memorySeq += 1);
-    try {
-      seq = Number(await (await queueDb()).add('queue', entry));
-    } catch {
-      // without a device store it waits in the page alone
-    }
-    store?.dispatch(added({ ...entry, seq } as Waiting));
+  let seqs: number[];
+  try {
+    const tx = (await deviceStore()).transaction('queue', 'readwrite');
+    seqs = await Promise.all(entries.map((entry) => tx.store.add(entry)));
+    await tx.done;
+  } catch {
+    // no room, or no device store: they wait in this page alone, and the page says so
+    seqs = entries.map(() => (memorySeq += 1));
+    store?.dispatch(notKept());
   }
+  store?.dispatch(added(entries.map((entry, i) => ({ ...entry, seq: seqs[i] ?? (memorySeq += 1) }) as Waiting)));
+  if (store && !store.getState().outbox.online) store.dispatch(api.util.invalidateTags(['World']));
   void flush();
 }
 
@@ -120,14 +149,25 @@ export function startOutbox(appStore: AppStore): void {
   store = appStore;
   void (async () => {
     try {
-      const left = (await (await queueDb()).getAll('queue')) as Waiting[];
+      const left = (await (await deviceStore()).getAll('queue')) as Waiting[];
       if (left.length > 0) appStore.dispatch(loaded([...left, ...appStore.getState().outbox.waiting]));
+      for (const r of await (await deviceStore()).getAll('refused')) appStore.dispatch(wasRefused(r));
+      await loadSent();
     } catch {
       // no device store: nothing was left waiting
     }
     void flush();
+    keepSoon();
   })();
-  window.addEventListener('online', () => void flush());
+  const again = (): void => {
+    retryMs = 1000;
+    void flush();
+    // what others did meanwhile
+    appStore.dispatch(api.util.invalidateTags(['World']));
+    keepSoon();
+  };
+  window.addEventListener('online', again);
+  backAgain.addEventListener('back', again);
   document.addEventListener('visibilitychange', () => {
     if (document.visibilityState === 'visible') void flush();
   });

@@ -18,16 +18,22 @@ const after = (...actions: Parameters<typeof outboxSlice.reducer>[1][]) =>
 
 describe('what waits on the device', () => {
   it('keeps its order and lets go only of what was answered', () => {
-    const state = after(added(entry(1)), added(entry(2)), added(entry(3)), sent([1, 3]));
+    const state = after(added([entry(1), entry(2)]), added([entry(3)]), sent([1, 3]));
     expect(state.waiting.map((w) => w.seq)).toEqual([2]);
   });
   it('is known to be offline until something is answered', () => {
-    expect(after(added(entry(1)), offline()).online).toBe(false);
-    expect(after(added(entry(1)), offline(), sent([1])).online).toBe(true);
+    expect(after(added([entry(1)]), offline(undefined)).online).toBe(false);
+    expect(after(added([entry(1)]), offline(undefined), sent([1])).online).toBe(true);
   });
   it('takes up what an earlier page left', () => expect(after(loaded([entry(4), entry(5)])).waiting).toHaveLength(2));
   it('shows what was refused until it is put aside, and loses nothing of it', () => {
-    const refusal = { seq: 7, label: 'eaten', message: 'not kept', refusals: [{ path: 'data.day', expected: 'a day', got: '"soon"' }] };
+    const refusal = {
+      seq: 7,
+      label: 'eaten',
+      message: 'not kept',
+      refusals: [{ path: 'data.day', expected: 'a day', got: '"soon"' }],
+      entry: entry(7),
+    };
     expect(after(wasRefused(refusal)).refused).toEqual([refusal]);
     expect(after(wasRefused(refusal), putAside(7)).refused).toEqual([]);
   });

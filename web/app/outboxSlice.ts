@@ -11,16 +11,22 @@ export interface RefusedEntry {
   label: string;
   message: string;
   refusals: Refusal[];
+  /** What was entered, whole. */
+  entry: Waiting;
 }
 
-interface OutboxState {
+export interface OutboxState {
   waiting: Waiting[];
   /** What the server would not keep; shown until it is put aside. */
   refused: RefusedEntry[];
   online: boolean;
+  /** When the household shown was last heard, while there is no connection. */
+  asOf?: string;
+  /** The device would not keep an entry: it waits in this page alone. */
+  notKept: boolean;
 }
 
-const initialState: OutboxState = { waiting: [], refused: [], online: true };
+const initialState: OutboxState = { waiting: [], refused: [], online: true, notKept: false };
 
 export const outboxSlice = createSlice({
   name: 'outbox',
@@ -29,12 +35,13 @@ export const outboxSlice = createSlice({
     loaded: (state, action: PayloadAction<Waiting[]>) => {
       state.waiting = action.payload;
     },
-    added: (state, action: PayloadAction<Waiting>) => {
-      state.waiting.push(action.payload);
+    added: (state, action: PayloadAction<Waiting[]>) => {
+      state.waiting.push(...action.payload);
     },
     sent: (state, action: PayloadAction<number[]>) => {
       state.waiting = state.waiting.filter((w) => !action.payload.includes(w.seq));
       state.online = true;
+      if (state.waiting.length === 0) state.notKept = false;
     },
     wasRefused: (state, action: PayloadAction<RefusedEntry>) => {
       state.refused.push(action.payload);
@@ -42,10 +49,17 @@ export const outboxSlice = createSlice({
     putAside: (state, action: PayloadAction<number>) => {
       state.refused = state.refused.filter((r) => r.seq !== action.payload);
     },
-    offline: (state) => {
+    offline: (state, action: PayloadAction<string | undefined>) => {
       state.online = false;
+      if (action.payload !== undefined) state.asOf = action.payload;
+    },
+    heard: (state) => {
+      state.online = true;
+    },
+    notKept: (state) => {
+      state.notKept = true;
     },
   },
 });
 
-export const { loaded, added, sent, wasRefused, putAside, offline } = outboxSlice.actions;
+export const { loaded, added, sent, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;

@@ -1,4 +1,5 @@
 import { configureStore } from '@reduxjs/toolkit';
+import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from './api.ts';
 import { outboxSlice } from './outboxSlice.ts';
@@ -8,6 +9,8 @@ export const store = configureStore({
   reducer: { [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer, toast: toastSlice.reducer },
   middleware: (defaults) => defaults().concat(api.middleware),
 });
+
+setupListeners(store.dispatch);
 
 export type AppStore = typeof store;
 export type RootState = ReturnType<typeof store.getState>;

@@ -1,0 +1,45 @@
+import {
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+  type FetchBaseQueryMeta,
+} from '@reduxjs/toolkit/query/react';
+import { heard, offline, type OutboxState } from './outboxSlice.ts';
+
+const network = fetchBaseQuery({ baseUrl: '/api' });
+
+/** Told when the server answers again after a silence. */
+export const backAgain = new EventTarget();
+
+/**
+ * Asks the server; when it does not answer, the page is answered from the household kept on this device with what waits here.
+ * The same functions of the core make both answers.
+ */
+export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, FetchBaseQueryMeta> = async (
+  args,
+  api,
+  extra,
+) => {
+  const result = await network(args, api, extra);
+  const silent = result.error?.status === 'FETCH_ERROR' || result.meta?.response?.headers.has('x-tambo-kept') === true;
+  const state = (): OutboxState => (api.getState() as { outbox: OutboxState }).outbox;
+  if (!silent) {
+    if (!state().online) {
+      api.dispatch(heard());
+      backAgain.dispatchEvent(new Event('back'));
+    }
+    return result;
+  }
+  if (typeof args !== 'string') {
+    api.dispatch(offline(undefined));
+    return result;
+  }
+  const { localAnswer } = await import('./local.ts');
+  const local = await localAnswer(args, state().waiting);
+  api.dispatch(offline(local?.at));
+  if (!local) return result;
+  return 'data' in local
+    ? { data: local.data }
+    : { error: { status: 404, data: { message: local.missing, refusals: [] } } satisfies FetchBaseQueryError };
+};

@@ -1,0 +1,30 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { RefusedEntry, Waiting } from './outboxSlice.ts';
+
+/** An entry before the device has given it its place in the queue. */
+export type NewEntry = Waiting extends infer W ? (W extends Waiting ? Omit<W, 'seq'> : never) : never;
+
+interface Shape extends DBSchema {
+  /** What waits to be sent, in order. */
+  queue: { key: number; value: NewEntry };
+  /** Sent since the household was last kept: pages without a connection need both. */
+  sent: { key: number; value: Waiting };
+  /** What the server would not take, until the cook has seen it. */
+  refused: { key: number; value: RefusedEntry };
+  /** The household as it was last heard, as text. */
+  kept: { key: 'household'; value: { storeId: string; at: string; text: string } };
+}
+
+let opened: Promise<IDBPDatabase<Shape>> | undefined;
+
+/** What this device keeps; rejects where a browser refuses to keep anything. */
+export const deviceStore = (): Promise<IDBPDatabase<Shape>> =>
+  (opened ??= openDB<Shape>('tambo', 2, {
+    upgrade(db) {
+      const has = db.objectStoreNames;
+      if (!has.contains('queue')) db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true });
+      if (!has.contains('sent')) db.createObjectStore('sent', { keyPath: 'seq' });
+      if (!has.contains('refused')) db.createObjectStore('refused', { keyPath: 'seq' });
+      if (!has.contains('kept')) db.createObjectStore('kept');
+    },
+  }));
