@@ -66,10 +66,10 @@ test('a lost connection keeps what is entered and sends it once when it is back'
   const name = await first.getAttribute('aria-label');
   await first.click();
   await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
-  await expect(page.getByText('Kept here:')).toBeVisible();
+  await expect(page.getByText('No connection, kept here.')).toBeVisible();
   await context.setOffline(false);
   await settled(page);
-  await expect(page.getByText('Kept here:')).toBeHidden();
+  await expect(page.getByText('No connection, kept here.')).toBeHidden();
   await page.reload();
   await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
 });

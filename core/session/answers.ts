@@ -1,9 +1,9 @@
 import type { Container, Day, Eater, Equipment, Household, Instant, Kind, Meal, Place, Recipe, Revision, Session } from '#core/contract';
-import type { IngredientRow, ReferenceRow } from '#core/kitchen';
+import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import type { AllergenWarning, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
-import type { Due, PackState, PackStatus, PlaceRoom } from '#core/store';
+import type { Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
 import type { SessionState } from './state.ts';
 import type { Supplies } from './supply.ts';
 import type { TodayView } from './today.ts';
@@ -39,7 +39,8 @@ export interface FrameAnswer {
   supplies: Supplies;
   /** Sessions that are not stored away yet, the nearest first. */
   open: SessionBrief[];
-  empty: boolean;
+  /** What a household has to begin with; the welcome walks through what is missing. */
+  setup: { eaters: boolean; gear: boolean; packs: boolean; session: boolean };
 }
 
 export interface TodayAnswer {
@@ -172,6 +173,25 @@ export interface LabelsAnswer {
   session?: Session;
   labels: LabelContent[];
   address: string;
+}
+
+/** What a first count needs. */
+export interface CountAnswer {
+  today: Day;
+  storeId: string;
+  household: Household;
+  /** Freezers. */
+  places: Place[];
+  dishes: KnownDish[];
+  lives: LifeRow[];
+  /** In store already. */
+  packs: number;
+}
+
+/** A recipe that ships with Tambo, to begin with. */
+export interface Starter {
+  recipe: Recipe;
+  revision: Revision;
 }
 
 export interface HistoryAnswer {

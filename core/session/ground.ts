@@ -77,6 +77,7 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
     book: {
       storeId: ground.storeId,
       sessions: () => ground.sessions,
+      recipes: () => ground.recipes,
       eventsOf: (id) => events.get(id) ?? [],
       packsOf: (id) => sessionPacks.get(id) ?? [],
       eatenDays: () => ground.eatenDays,

@@ -1,6 +1,7 @@
 export * from './answer/index.ts';
 export { afterWaiting, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
 export { batchView, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
+export { countedPacks } from './countPacks.ts';
 export { dinnerQuarters, dinnersLeft } from './dinners.ts';
 export { find, type FindEntry } from './find.ts';
 export { fitCheck, type Fit, type FitRow } from './fit.ts';

@@ -10,6 +10,7 @@ import { lifeOf } from '#core/kitchen';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { lastMade, referenceOf, worldOf } from '../session/index.ts';
+import { starters } from './starters.ts';
 
 const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
 
@@ -104,6 +105,10 @@ export function recipeRoutes(ctx: Context): Router {
   r.get(
     '/recipes',
     answer(() => briefs(ctx)),
+  );
+  r.get(
+    '/starters',
+    answer(() => starters(ctx.clock.now())),
   );
   r.get(
     '/recipes/:id',

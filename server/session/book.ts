@@ -26,6 +26,7 @@ function lately(db: Db): EatenEntry[] {
 export const bookOf = (db: Db): Book => ({
   storeId: storeId(db),
   sessions: () => allDocuments(db, 'session'),
+  recipes: () => allDocuments(db, 'recipe').filter((r) => !r.archived),
   eventsOf: (id) => eventsOf(db, id),
   packsOf: (id) => packsOfSession(db, id),
   eatenDays: (today) => eatenDays(db, today),
@@ -68,7 +69,7 @@ export function groundOf(ctx: Context): Ground {
   const { world, book, today } = settingOf(ctx);
   const sessions = [...book.sessions()];
   const recent = sessions.filter((s) => s.day >= addDays(today, -recentDays));
-  const recipes = allDocuments(db, 'recipe').filter((r) => !r.archived);
+  const recipes = [...book.recipes()];
   const revisionIds = new Set([...recipes.map((r) => r.revisionId), ...recent.flatMap((s) => s.batches.map((b) => b.revisionId))]);
   return {
     storeId: book.storeId,

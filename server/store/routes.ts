@@ -1,7 +1,7 @@
 import { desc, eq, or } from 'drizzle-orm';
 import { Router } from 'express';
 import { readCode } from '#core/pack';
-import { packAnswer, sayEvent, storeAnswer, type HistoryAnswer } from '#core/session';
+import { countAnswer, packAnswer, sayEvent, storeAnswer, type HistoryAnswer } from '#core/session';
 import { byOrder, undoneIds, type PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { eventFrom, eventsOf, packsWhere } from '../events/index.ts';
@@ -85,6 +85,13 @@ export function storeRoutes(ctx: Context): Router {
     answer(() => {
       const { world, book, now } = settingOf(ctx);
       return storeAnswer(world, book, now);
+    }),
+  );
+  r.get(
+    '/count',
+    answer(() => {
+      const { world, book, now } = settingOf(ctx);
+      return countAnswer(world, book, now);
     }),
   );
   r.get(

@@ -2,6 +2,7 @@ import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/reac
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
+  CountAnswer,
   EatAnswer,
   FindEntry,
   FrameAnswer,
@@ -14,6 +15,7 @@ import type {
   RecipeBrief,
   SessionView,
   SessionsAnswer,
+  Starter,
   StoreAnswer,
   TodayAnswer,
 } from '#core/session';
@@ -51,6 +53,8 @@ export const api = createApi({
     checkPlan: b.query<SessionView, Session>({ query: (body) => ({ url: '/plan/check', method: 'POST', body }), providesTags: ['World'] }),
     labels: b.query<LabelsAnswer, string>({ query: (id) => `/labels/${encodeURIComponent(id)}`, providesTags: ['World'] }),
     store: b.query<StoreAnswer, void>({ query: () => '/store', providesTags: ['World'] }),
+    count: b.query<CountAnswer, void>({ query: () => '/count', providesTags: ['World'] }),
+    starters: b.query<Starter[], void>({ query: () => '/starters' }),
     pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
@@ -72,6 +76,8 @@ export const {
   useCheckPlanQuery,
   useLabelsQuery,
   useStoreQuery,
+  useCountQuery,
+  useStartersQuery,
   usePackQuery,
   useEatQuery,
   useKitchenQuery,

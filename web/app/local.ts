@@ -1,6 +1,7 @@
 import { readCode } from '#core/pack';
 import {
   afterWaiting,
+  countAnswer,
   eatAnswer,
   frameAnswer,
   kitchenAnswer,
@@ -55,6 +56,8 @@ export async function localAnswer(path: string, waiting: readonly Waiting[]): Pr
       return { at, data: storeAnswer(world, book, instant) };
     case 'kitchen':
       return { at, data: kitchenAnswer(world, book, instant) };
+    case 'count':
+      return { at, data: countAnswer(world, book, instant) };
     case 'sessions':
       if (!id) return { at, data: sessionsAnswer(world, book, todayOf(world, instant)) };
       return session ? { at, data: viewOf(session, world, book, instant) } : { at, missing: 'This session is not kept on this device.' };

@@ -2,15 +2,10 @@ import { useState } from 'react';
 import type { Eater, Meal } from '#core/contract';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
-
-const week = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
+import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
-
-/** Factors of an adult's appetite by stage (reference 13.4). */
-const appetites: Readonly<Record<Eater['stage'], number>> = { baby: 1, toddler: 0.3, child: 0.6, adult: 1, elder: 0.8 };
 
 const stages = [
   ['adult', 'adult'],
@@ -19,16 +14,6 @@ const stages = [
   ['toddler', 'toddler'],
   ['baby', 'baby'],
 ] as const;
-
-const newEater = (): Eater => ({
-  id: newId(),
-  name: '',
-  stage: 'adult',
-  appetite: 1,
-  allergens: [],
-  needs: [],
-  presence: { weekly: Object.fromEntries(week.map((d) => [d, ['dinner']])), away: [], exceptions: [] },
-});
 
 /** Who eats: appetite, what they must not eat, which meals on which days, a rota. */
 export function EaterForm({
@@ -60,7 +45,7 @@ export function EaterForm({
       ? []
       : ['A rota has whole days away and home.']),
   ];
-  const toggleMeal = (d: (typeof week)[number], m: Meal): void => {
+  const toggleMeal = (d: (typeof weekDays)[number], m: Meal): void => {
     const now = e.presence.weekly[d] ?? [];
     setE({
       ...e,
@@ -75,7 +60,7 @@ export function EaterForm({
       name: e.name.trim(),
       appetite: a ?? 1,
       presence: { ...presence, ...(onRota && { rota: { firstDay: rota.first, daysOn: on ?? 14, daysOff: off ?? 14 } }) },
-      ...(e.stage === 'baby' && { baby: baby ?? { mealsPerDay: 2, cubesPerMeal: 3 } }),
+      ...(e.stage === 'baby' && { baby: baby ?? babyMeals }),
     };
     void write([{ table: 'eater', id: e.id, data }], `${data.name} is at the table`);
     onClose();
@@ -161,7 +146,7 @@ export function EaterForm({
             {meals.map((m) => (
               <tr key={m}>
                 <td>{m}</td>
-                {week.map((d) => {
+                {weekDays.map((d) => {
                   const is = e.presence.weekly[d]?.includes(m) ?? false;
                   return (
                     <td key={d} style={{ padding: 4 }}>

@@ -56,9 +56,14 @@ export function StorePage() {
           title="An empty freezer"
           text="Packs stand here once a session is packed and put away. Plan one, or fill what you cook tonight."
         >
-          <Link className="btn" to="/plan">
-            Plan a session
-          </Link>
+          <div className="row" style={{ justifyContent: 'center' }}>
+            <Link className="btn" to="/store/count">
+              Count what is in it
+            </Link>
+            <Link className="btn o" to="/plan">
+              Plan a session
+            </Link>
+          </div>
         </Empty>
       </main>
     );
@@ -69,6 +74,9 @@ export function StorePage() {
         lead={`${countOf(data.packs.length, 'pack')}, ${countOf(data.dinners, 'dinner')}, ${sayVolume(Math.round(freeMl / 1000) * 1000)} free${data.probable.length > 0 ? `; ${data.probable.length} probably eaten` : ''}.`}
       >
         <FindByCode />
+        <Link className="btn o" to="/store/count" title="Key n">
+          Count packs in
+        </Link>
       </PageHead>
       <div className="row wrap" style={{ marginBottom: 14 }}>
         <input

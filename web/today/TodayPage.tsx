@@ -1,8 +1,9 @@
-import { Link } from 'react-router';
-import { sayLongDay, sayPortions } from '#core/kitchen';
+import { Link, Navigate } from 'react-router';
+import { listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { useFrameQuery, useTodayQuery } from '../app/api.ts';
-import { Cautions, Empty, Waiting } from '../app/ui.tsx';
+import { Cautions, Waiting } from '../app/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
+import { missing, steps } from '../welcome/steps.ts';
 import { Now } from './Now.tsx';
 import { EatFirst, Lasting, Week } from './Cards.tsx';
 
@@ -11,6 +12,8 @@ export function TodayPage() {
   const { data, error, refetch } = useTodayQuery();
   const frame = useFrameQuery().data;
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
+  const open = missing(frame.setup);
+  if (open.length === steps.length && !sessionStorage.getItem('tambo.welcomeLeft')) return <Navigate to="/welcome" replace />;
   const { view } = data;
   const tonight = view.tonight.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit');
   const names = [...new Set(tonight.map((p) => p.name))];
@@ -42,16 +45,18 @@ export function TodayPage() {
           </span>
         </div>
       )}
-      {frame.empty ? (
-        <Empty
-          title="An empty kitchen"
-          text="Say who eats and what you cook and store in, then bring in a recipe. Everything else grows from there."
-        >
-          <Link className="btn" to="/kitchen">
-            Set up the kitchen
+      {open.length > 0 && (
+        <section className="card row wrap" style={{ marginBottom: 16 }} aria-label="Set up">
+          <div className="grow">
+            <h2>{open.length === steps.length ? 'Set up your kitchen' : `Still open: ${listOf(open.map((s) => s.says))}`}</h2>
+            <p className="quiet">Each takes a few minutes; numbers get right as you go.</p>
+          </div>
+          <Link className="btn" to={`/welcome?step=${steps.findIndex((s) => s.id === open[0]?.id) + 1}`}>
+            Go on
           </Link>
-        </Empty>
-      ) : (
+        </section>
+      )}
+      {open.length === steps.length ? null : (
         <>
           <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.15fr) minmax(0,1.1fr) minmax(0,0.95fr)', alignItems: 'start' }}>
             <Now data={data} zone={frame.household.timeZone} now={frame.now} />

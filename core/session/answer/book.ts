@@ -1,4 +1,4 @@
-import type { Day, Meal, Session, TamboEvent } from '#core/contract';
+import type { Day, Meal, Recipe, Session, TamboEvent } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import type { PackState } from '#core/store';
 import type { EatenDay } from '../supply.ts';
@@ -23,6 +23,8 @@ export interface EatenEntry {
 export interface Book {
   storeId: string;
   sessions: () => readonly Session[];
+  /** The library, without what was put away. */
+  recipes: () => readonly Recipe[];
   /** Events that speak of a session. */
   eventsOf: (sessionId: string) => readonly TamboEvent[];
   /** Packs filled from a session, empty ones too. */

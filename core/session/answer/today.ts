@@ -38,7 +38,12 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
       .toSorted((a, b) => a.due.day.localeCompare(b.due.day) || a.code.localeCompare(b.code)),
     supplies: withoutPoints(suppliesNow(world, book, today)),
     open: openOf(recentSessions(world, book, today)),
-    empty: world.eaters.length === 0 && world.packs.length === 0,
+    setup: {
+      eaters: world.eaters.length > 0,
+      gear: world.containers.length > 0 && world.places.length > 0,
+      packs: world.packs.length > 0,
+      session: book.sessions().length > 0,
+    },
   };
 }
 

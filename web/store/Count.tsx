@@ -1,0 +1,192 @@
+import { useRef, useState } from 'react';
+import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
+import { countedPacks, portionName, type CountAnswer } from '#core/session';
+import { countLine, sayVague, type CountedLine } from '#core/store';
+import { takeCodes } from '../app/codes.ts';
+import { useCommands, type NewEvent } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import type { UndoWay } from '../app/toastSlice.ts';
+import { Why } from '../app/ui.tsx';
+import { KindMark } from '../draw/KindMark.tsx';
+
+interface Entered {
+  id: string;
+  line: CountedLine;
+  codes: string[];
+  packIds: string[];
+  undo: UndoWay;
+}
+
+const guessWords: Readonly<Record<CountedLine['guess'], string>> = {
+  recipe: 'A dish of yours: its portion and storage life are taken.',
+  word: 'Kind and size are a kitchen estimate by its name.',
+  kind: 'No word of it is known, so it is taken for a meal. Say the kind first to change that: “base ...”, “puree ...”, “kit ...”.',
+};
+
+function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
+  const place = data.places.find((p) => p.id === line.placeId);
+  const zone = place?.zones.find((z) => z.id === line.zoneId);
+  const made = countedPacks(line, ['-----'], 'preview', new Map(data.lives.map((l) => [l.id, l])), data.household);
+  const pack = made.ok ? made.packs[0] : undefined;
+  return (
+    <div className="note row" style={{ alignItems: 'flex-start' }}>
+      <KindMark kind={line.kind} size={30} />
+      <div className="grow">
+        <b style={{ fontSize: 18 }}>
+          {countOf(line.packs, 'pack')} of {line.name}
+        </b>
+        <div>
+          {sayPortions(line.portionsEach)} {portionName(line.kind, line.portionsEach)} each, {line.kind}; made{' '}
+          {line.dateUnknown ? 'at a time not known' : sayVague(line.made, data.today)};{' '}
+          {place ? `${place.name}, ${zone?.name ?? ''}` : <span style={{ color: 'var(--tomato)' }}>where does it stand?</span>}
+        </div>
+        <div className="sub" style={{ fontSize: 15 }}>
+          {pack ? (
+            <>
+              {pack.bestBy < data.today ? 'was best by' : 'best by'} {sayDayYear(pack.bestBy)}{' '}
+              <Why label={`best by ${sayDayYear(pack.bestBy)}`}>
+                {pack.life.months} months for {line.name.toLowerCase()} ({pack.life.source}), counted from the earliest day it may have been
+                made. At a steady −18 °C this date is about quality. {guessWords[line.guess]}
+              </Why>
+            </>
+          ) : (
+            <span style={{ color: 'var(--tomato)' }}>{made.ok ? '' : made.why}</span>
+          )}
+        </div>
+      </div>
+    </div>
+  );
+}
+
+/** A freezer that is already full, a line a kind, by keyboard: what was understood stands below before it is kept. */
+export function Count({ data }: { data: CountAnswer }) {
+  const { log, undo } = useCommands();
+  const field = useRef<HTMLInputElement>(null);
+  const [text, setText] = useState('');
+  const [entered, setEntered] = useState<Entered[]>([]);
+  const [problem, setProblem] = useState<string>();
+  const last = entered[0]?.line;
+  const place = last?.placeId && last.zoneId ? { placeId: last.placeId, zoneId: last.zoneId } : undefined;
+  const read = countLine(text, { today: data.today, places: data.places, dishes: data.dishes, ...(place && { place }) });
+  const line = read.ok ? read.line : undefined;
+  const keep = async (): Promise<void> => {
+    if (!line) return setProblem(read.ok ? undefined : read.why);
+    const { placeId, zoneId } = line;
+    if (!placeId || !zoneId)
+      return setProblem('Where does it stand? Add the freezer or the basket, such as “shed left”; later lines keep to it.');
+    const codes = await takeCodes(data.storeId, line.packs);
+    if (!codes) return setProblem('No codes are left on this device and Tambo does not answer. The line is kept in the field; try again.');
+    const made = countedPacks(line, codes, newId(), new Map(data.lives.map((l) => [l.id, l])), data.household);
+    if (!made.ok) return setProblem(made.why);
+    const packIds = codes.map(() => newId());
+    const events: NewEvent[] = made.packs.flatMap((pack, i): NewEvent[] => {
+      const subjects = [packIds[i] ?? ''];
+      return [
+        { type: 'filled', subjects, data: pack },
+        { type: 'moved', subjects, data: { placeId, zoneId } },
+      ];
+    });
+    setText('');
+    setProblem(undefined);
+    const stamped = await log(events, `${countOf(line.packs, 'pack')} of ${line.name}`);
+    const way: UndoWay = { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) };
+    setEntered((list) => [{ id: newId(), line, codes, packIds, undo: way }, ...list]);
+    field.current?.focus();
+  };
+  const take = async (e: Entered): Promise<void> => {
+    setEntered((list) => list.filter((x) => x.id !== e.id));
+    await undo(e.undo);
+    field.current?.focus();
+  };
+  const packs = entered.reduce((s, e) => s + e.line.packs, 0);
+  return (
+    <div className="stack">
+      <section className="card" aria-label="Enter a line">
+        <label className="lab" htmlFor="countline">
+          What it is, how many, about when, where
+        </label>
+        <form
+          className="row"
+          onSubmit={(e) => {
+            e.preventDefault();
+            void keep();
+          }}
+        >
+          <input
+            id="countline"
+            ref={field}
+            className="field grow"
+            style={{ fontSize: 20, minHeight: 52 }}
+            autoFocus
+            autoComplete="off"
+            enterKeyHint="done"
+            placeholder={`stew 4 oct ${data.places[0]?.name.toLowerCase().split(' ')[0] ?? 'freezer'}`}
+            aria-describedby="counthelp"
+            value={text}
+            onChange={(e) => {
+              setText(e.currentTarget.value);
+              setProblem(undefined);
+            }}
+          />
+          <button type="submit" className="btn l">
+            Keep it
+          </button>
+        </form>
+        <div style={{ marginTop: 10, minHeight: 92 }} aria-live="polite">
+          {problem ? (
+            <p className="note bad" role="alert">
+              {problem}
+            </p>
+          ) : line ? (
+            <Understood line={line} data={data} />
+          ) : (
+            <p className="quiet" id="counthelp">
+              {text.trim() === '' || read.ok
+                ? 'Enter keeps a line. “4x2” is four packs of two portions; “?” is a date nobody knows; “3 weeks ago” and “last spring” are fine. The place stays until you say another; first letters do.'
+                : read.why}
+            </p>
+          )}
+        </div>
+      </section>
+      {entered.length > 0 && (
+        <section className="card" aria-label="Counted">
+          <div className="cardhead">
+            <h2>
+              {countOf(packs, 'pack')} counted, {countOf(entered.length, 'line')}
+            </h2>
+            <a
+              className="btn o s"
+              href={`/api/labels.pdf?packs=${entered.flatMap((e) => e.packIds).join(',')}&start=1`}
+              target="_blank"
+              rel="noreferrer"
+            >
+              Print their labels
+            </a>
+          </div>
+          <p className="sub" style={{ fontSize: 15 }}>
+            Codes can be written on lids with a marker, now or when a pack comes out; or print labels.
+          </p>
+          <ul className="rows">
+            {entered.map((e) => (
+              <li key={e.id}>
+                <KindMark kind={e.line.kind} size={24} />
+                <div className="grow">
+                  <b>
+                    {countOf(e.line.packs, 'pack')} of {e.line.name}
+                  </b>
+                  <div className="sub">
+                    {e.codes.join(', ')}; {e.line.dateUnknown ? 'date not known' : sayVague(e.line.made, data.today)},{' '}
+                    {data.places.flatMap((p) => p.zones).find((z) => z.id === e.line.zoneId)?.name}
+                  </div>
+                </div>
+                <button type="button" className="link s" aria-label={`Take back ${e.line.name}`} onClick={() => void take(e)}>
+                  take back
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import { Link } from 'react-router';
+import { countOf } from '#core/kitchen';
+import { useCountQuery } from '../app/api.ts';
+import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { Count } from './Count.tsx';
+
+/** First count: what is in the freezer already, a line a kind. */
+export function CountPage() {
+  const { data, error, refetch } = useCountQuery();
+  if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
+  return (
+    <main className="page" style={{ maxWidth: 900 }}>
+      <PageHead
+        title="Count the freezer"
+        lead={`Stand before it, or let somebody call out what is in there. ${countOf(data.packs, 'pack')} in store now.`}
+      >
+        <Link className="btn o" to="/store">
+          Done for now
+        </Link>
+      </PageHead>
+      {data.places.length === 0 ? (
+        <Empty title="No freezer yet" text="Say first where things stand: a freezer with its shelves or baskets.">
+          <Link className="btn" to="/kitchen?tab=places">
+            Add a freezer
+          </Link>
+        </Empty>
+      ) : (
+        <Count data={data} />
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
+import { maxPortions } from '#core/recipe';
+import { portionName, type KitchenAnswer, type Starter } from '#core/session';
+import { useRecipesQuery, useStartersQuery } from '../app/api.ts';
+import { useCommands, type NewChange } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { Stepper } from '../app/ui.tsx';
+import { KindMark } from '../draw/KindMark.tsx';
+
+/** A dish's portions unless the cook says otherwise: three dinners of this table, never less than the recipe is written for. */
+const dinnersOfADish = 3;
+const daysOffered = 28;
+
+/** Step 4: one to three starter recipes, a day, and the first batch is planned. */
+export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today: string }) {
+  const { data: starters = [] } = useStartersQuery();
+  const own = useRecipesQuery().data ?? [];
+  const { write } = useCommands();
+  const navigate = useNavigate();
+  const [chosen, setChosen] = useState<Record<string, number>>({});
+  const [day, setDay] = useState(nextWeekday(today, 'sat'));
+  const table = Math.max(...kitchen.weeks.quarters) / 4;
+  const usual = (s: Starter): number =>
+    s.recipe.kind === 'meal' || s.recipe.kind === 'kit'
+      ? Math.max(s.revision.servings, Math.ceil(table * dinnersOfADish))
+      : s.revision.servings;
+  const toggle = (s: Starter): void =>
+    setChosen(({ [s.recipe.id]: now, ...rest }) => (now === undefined ? { ...rest, [s.recipe.id]: usual(s) } : rest));
+  const picked = starters.filter((s) => chosen[s.recipe.id] !== undefined);
+  const plan = async (): Promise<void> => {
+    const id = newId();
+    const kept = picked.map((s) => {
+      const mine = own.find((r) => r.recipe.id === s.recipe.id)?.recipe;
+      return { starter: s, recipeId: s.recipe.id, revisionId: mine?.revisionId ?? s.revision.id, isNew: !mine };
+    });
+    const changes: NewChange[] = [
+      ...kept
+        .filter((k) => k.isNew)
+        .flatMap(({ starter }): NewChange[] => [
+          { table: 'recipe_revision', id: starter.revision.id, data: starter.revision },
+          { table: 'recipe', id: starter.recipe.id, data: starter.recipe },
+        ]),
+      {
+        table: 'session',
+        id,
+        data: {
+          id,
+          name: 'First session',
+          day,
+          startAt: '10:00',
+          cooks: [{ id: 'cook_1', name: kitchen.eaters.find((e) => e.stage === 'adult')?.name ?? 'Cook' }],
+          batches: kept.map((k) => ({
+            id: newId(),
+            recipeId: k.recipeId,
+            revisionId: k.revisionId,
+            portions: chosen[k.recipeId] ?? usual(k.starter),
+          })),
+        },
+      },
+    ];
+    await write(changes, `First session is planned for ${sayWeekday(day)}`);
+    void navigate(`/plan/${id}`);
+  };
+  return (
+    <>
+      <div className="row wrap" style={{ marginBottom: 12 }}>
+        <label className="row" style={{ gap: 8 }}>
+          Cook on{' '}
+          <select className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+            {daysFrom(today, daysOffered).map((d) => (
+              <option key={d} value={d}>
+                {sayWeekday(d)}
+              </option>
+            ))}
+          </select>
+        </label>
+        <span className="grow" />
+        <Link className="btn o" to="/recipes/new">
+          From a file of your own
+        </Link>
+        <button type="button" className="btn" disabled={picked.length === 0} onClick={() => void plan()}>
+          {picked.length === 0 ? 'Choose a dish' : `Plan ${countOf(picked.length, 'dish', 'dishes')}`}
+        </button>
+      </div>
+      <ul className="rows startlist" aria-label="Starter recipes">
+        {starters.map((s) => {
+          const on = chosen[s.recipe.id];
+          return (
+            <li key={s.recipe.id}>
+              <button
+                type="button"
+                className="tick"
+                role="checkbox"
+                aria-checked={on !== undefined}
+                aria-label={s.recipe.name}
+                onClick={() => toggle(s)}
+              >
+                {on !== undefined ? '✓' : ''}
+              </button>
+              <KindMark kind={s.recipe.kind} size={26} />
+              <div className="grow">
+                <b>{s.recipe.name}</b>
+                <div className="sub">
+                  {s.recipe.kind}, {sayMinutes(s.revision.steps.reduce((t, x) => t + x.handsOnMin, 0))} of hands
+                </div>
+              </div>
+              {on !== undefined && (
+                <>
+                  <Stepper
+                    label={`Portions of ${s.recipe.name}`}
+                    value={on}
+                    min={1}
+                    max={maxPortions}
+                    say={sayPortions}
+                    onChange={(n) => setChosen({ ...chosen, [s.recipe.id]: n })}
+                  />
+                  <span className="quiet">{portionName(s.recipe.kind, on)}</span>
+                </>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </>
+  );
+}

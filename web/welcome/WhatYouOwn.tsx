@@ -1,0 +1,77 @@
+import type { DocumentTable } from '#core/contract';
+import type { KitchenAnswer } from '#core/session';
+import { useCommands, type NewChange } from '../app/commands.ts';
+import { usualContainers, usualGear, usualPlaces, type Owned } from './usual.ts';
+
+interface Shelf {
+  title: string;
+  table: Extract<DocumentTable, 'equipment' | 'container' | 'place'>;
+  offers: readonly Owned<{ id: string; name: string }>[];
+  have: readonly { id: string; name: string }[];
+}
+
+/** Step 2: pots, freezers and containers by one-tap presets; a second tap takes one away again. */
+export function WhatYouOwn({ kitchen }: { kitchen: KitchenAnswer }) {
+  const { write } = useCommands();
+  const shelves: Shelf[] = [
+    { title: 'Freezers', table: 'place', offers: usualPlaces, have: kitchen.places.map((p) => p.place) },
+    { title: 'To cook with', table: 'equipment', offers: usualGear, have: kitchen.equipment },
+    {
+      title: 'To pack in',
+      table: 'container',
+      offers: usualContainers(kitchen.presets),
+      have: kitchen.containers.map((c) => c.container),
+    },
+  ];
+  const nameOf = (o: Owned<{ id: string; name: string }>): string => o.make().name;
+  const owned = (s: Shelf, o: Owned<{ id: string; name: string }>) => s.have.find((h) => h.name === nameOf(o));
+  const change = (s: Shelf, o: Owned<{ id: string; name: string }>): NewChange => {
+    const data = o.make();
+    return { table: s.table, id: data.id, data } as NewChange;
+  };
+  const tap = (s: Shelf, o: Owned<{ id: string; name: string }>): void => {
+    const there = owned(s, o);
+    void write(
+      [there ? ({ table: s.table, id: there.id, data: null } as NewChange) : change(s, o)],
+      there ? `${o.name}: taken away` : o.name,
+    );
+  };
+  const usual = (): void => {
+    const wanted = shelves.flatMap((s) =>
+      s.offers.filter((o) => !owned(s, o) && (s.table !== 'place' || o.id === 'box')).map((o) => change(s, o)),
+    );
+    if (wanted.length > 0) void write(wanted, 'The usual kitchen');
+  };
+  return (
+    <>
+      <div className="row wrap" style={{ marginBottom: 6 }}>
+        <p className="grow quiet">Tap what you have. Counts and sizes are common ones; put them right in Kitchen.</p>
+        <button type="button" className="btn o" onClick={usual}>
+          Take the usual
+        </button>
+      </div>
+      {shelves.map((s) => (
+        <section key={s.table} aria-label={s.title} style={{ marginTop: 12 }}>
+          <h3 style={{ marginBottom: 8 }}>{s.title}</h3>
+          <div className="chips wrapchips">
+            {s.offers.map((o) => (
+              <button type="button" key={o.id} className="chip" aria-pressed={owned(s, o) !== undefined} onClick={() => tap(s, o)}>
+                {o.name}
+              </button>
+            ))}
+          </div>
+          {s.have.some((h) => !s.offers.some((o) => nameOf(o) === h.name)) && (
+            <p className="sub" style={{ marginTop: 6 }}>
+              Also yours:{' '}
+              {s.have
+                .filter((h) => !s.offers.some((o) => nameOf(o) === h.name))
+                .map((h) => h.name)
+                .join(', ')}
+              .
+            </p>
+          )}
+        </section>
+      ))}
+    </>
+  );
+}
