@@ -2,7 +2,7 @@ import type { Container, EventData, Revision } from '#core/contract';
 import { datesFor, lifeOf, sayDayYear, sayPortions, sayVolume, type LifeResult } from '#core/kitchen';
 import { outerMl, reheatText, thawHours, type LabelContent } from '#core/pack';
 import { addedSaltG, allergenLines, allergenWarnings, type ScaledRecipe } from '#core/recipe';
-import type { PackState } from '#core/store';
+import { sayVague, type PackState } from '#core/store';
 import { allergensOf, type World } from './world.ts';
 
 /** Added salt a plate above which a low-salt eater is named: a quarter of the 6 g a day of NHS advice. */
@@ -152,17 +152,13 @@ type Labelled = Pick<
 
 /** What a pack's label says, from its snapshot. */
 export function labelContent(pack: Labelled, allergenNames: ReadonlyMap<string, string>): LabelContent {
-  const made =
-    pack.made.earliest === pack.made.latest
-      ? `Made ${sayDayYear(pack.made.earliest)}`
-      : `Made ${sayDayYear(pack.made.earliest)} to ${sayDayYear(pack.made.latest)}`;
   return {
     packId: pack.packId,
     code: pack.code,
     kind: pack.kind,
     name: pack.name,
     portions: `${sayPortions(pack.portions)}\u00A0${portionName(pack.kind, pack.portions)}, ${sayVolume(pack.volumeMl)}, ${pack.nOf.n} of ${pack.nOf.of}`,
-    made,
+    made: `Made ${sayVague(pack.made)}`,
     bestBy: sayDayYear(pack.bestBy),
     allergens: allergenLines(pack.allergens, allergenNames),
     cautions: pack.cautions,

@@ -37,7 +37,7 @@ function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
         </b>
         <div>
           {sayPortions(line.portionsEach)} {portionName(line.kind, line.portionsEach)} each, {line.kind}; made{' '}
-          {line.dateUnknown ? 'at a time not known' : sayVague(line.made, data.today)};{' '}
+          {line.dateUnknown ? 'at a time not known' : sayVague(line.made)};{' '}
           {place ? `${place.name}, ${zone?.name ?? ''}` : <span style={{ color: 'var(--tomato)' }}>where does it stand?</span>}
         </div>
         <div className="sub" style={{ fontSize: 15 }}>
@@ -106,7 +106,7 @@ export function Count({ data }: { data: CountAnswer }) {
           What it is, how many, about when, where
         </label>
         <form
-          className="row"
+          className="row countform"
           onSubmit={(e) => {
             e.preventDefault();
             void keep();
@@ -175,7 +175,7 @@ export function Count({ data }: { data: CountAnswer }) {
                     {countOf(e.line.packs, 'pack')} of {e.line.name}
                   </b>
                   <div className="sub">
-                    {e.codes.join(', ')}; {e.line.dateUnknown ? 'date not known' : sayVague(e.line.made, data.today)},{' '}
+                    {e.codes.join(', ')}; {e.line.dateUnknown ? 'date not known' : sayVague(e.line.made)},{' '}
                     {data.places.flatMap((p) => p.zones).find((z) => z.id === e.line.zoneId)?.name}
                   </div>
                 </div>

@@ -57,10 +57,15 @@ describe('a date as a cook remembers it', () => {
     );
   });
 
-  it('says itself', () => {
-    expect(sayVague({ earliest: '2026-11-23', latest: '2026-11-23' }, today)).toBe('23\u00a0Nov');
-    expect(sayVague({ earliest: '2025-11-24', latest: today }, today)).toBe('not known');
-  });
+  it.each([
+    ['yesterday', '23\u00a0Nov\u00a02026'],
+    ['oct', 'October\u00a02026'],
+    ['nov', 'November\u00a02026'],
+    ['2025', '2025'],
+    ['last spring', '1\u00a0Mar to 31\u00a0May\u00a02026'],
+    ['winter', '1\u00a0Dec\u00a02025 to 28\u00a0Feb\u00a02026'],
+    ['?', 'not known'],
+  ])('%s says itself', (text, says) => expect(sayVague(vagueDate(text.split(' '), today)!)).toBe(says));
 });
 
 const places: Place[] = [

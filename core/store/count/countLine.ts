@@ -77,14 +77,15 @@ const isShort = (typed: string, words: readonly string[]): boolean => {
 };
 
 /**
- * A place as typed: beginnings of words of the freezer's or the basket's name, or first letters of both (`shed left`, `sh le`, `sl`).
+ * A place as typed: beginnings of words of the freezer's or the basket's name, or first letters (`shed left`, `sc le`, `sl`).
  * The freezer alone means the basket used last in it, else its first.
  */
 export function spotOf(tokens: readonly string[], places: readonly Place[], last?: Spot): Spot | undefined {
   if (tokens.length === 0) return undefined;
   const typed = tokens.map((t) => t.toLowerCase());
   const spots = places.flatMap((p) => p.zones.map((z) => ({ placeId: p.id, zoneId: z.id, place: wordsOf(p.name), zone: wordsOf(z.name) })));
-  const fits = spots.filter((s) => typed.every((t) => [...s.place, ...s.zone].some((w) => w.startsWith(t))));
+  const letters = (words: readonly string[]): string => words.map((w) => w.slice(0, 1)).join('');
+  const fits = spots.filter((s) => typed.every((t) => t === letters(s.place) || [...s.place, ...s.zone].some((w) => w.startsWith(t))));
   const named = fits.filter((s) => typed.some((t) => s.zone.some((w) => w.startsWith(t)) && !s.place.some((w) => w.startsWith(t))));
   const best = named.length > 0 ? named : fits;
   const [only = ''] = typed;

@@ -116,11 +116,16 @@ export function vagueDate(tokens: readonly string[], today: Day): VagueDate | un
   return undefined;
 }
 
-/** A vague date in words: `24 Nov`, `about October`, `March to May`, `not known`. */
-export function sayVague(d: VagueDate, today: Day): string {
-  if (d.earliest === d.latest)
-    return sayDay(d.earliest) + (d.earliest.slice(0, 4) === today.slice(0, 4) ? '' : ` ${d.earliest.slice(0, 4)}`);
-  const span = daysBetween(d.earliest, d.latest);
-  if (span >= unknownDays) return 'not known';
-  return `${sayDayYear(d.earliest)} to ${sayDayYear(d.latest)}`;
+/** A vague date in words, as on a label: `24 Nov 2026`, `October 2026`, `2025`, `1 Mar to 31 May 2026`, `not known`. */
+export function sayVague({ earliest, latest }: VagueDate): string {
+  const [year, month] = [earliest.slice(0, 4), earliest.slice(0, 7)];
+  if (earliest === latest) return sayDayYear(earliest);
+  const monthEnd = addDays(addMonths(`${month}-01`, 1), -1);
+  if (earliest === `${month}-01` && (latest === monthEnd || (latest.startsWith(month) && latest < monthEnd))) {
+    const name = months[Number(month.slice(5)) - 1] ?? '';
+    return `${name.slice(0, 1).toUpperCase()}${name.slice(1)}\u00a0${year}`;
+  }
+  if (earliest === `${year}-01-01` && latest === `${year}-12-31`) return year;
+  if (daysBetween(earliest, latest) >= unknownDays) return 'not known';
+  return `${latest.startsWith(year) ? sayDay(earliest) : sayDayYear(earliest)} to ${sayDayYear(latest)}`;
 }
