@@ -26,11 +26,40 @@ test('Today: packs go to the fridge by one tap, and a doubtful one is settled', 
 
   const doubtful = before.view.probable[0]!;
   await page.getByRole('link', { name: 'Settle' }).click();
-  await page.getByRole('button', { name: 'Yes, all' }).click();
+  await page.getByRole('button', { name: 'As planned' }).click();
   await settled(page);
   const eat = await getJson<EatAnswer>(server, '/eat');
   expect(eat.probable).toHaveLength(0);
   expect(eat.recent.some((r) => r.name === doubtful.name && r.day === doubtful.planned!.day)).toBe(true);
+});
+
+test('Today: who is at the table, guests, and dinner as planned are one tap each', async ({ page, server }) => {
+  await page.goto(server.address);
+  const plates = async () => (await getJson<TodayAnswer>(server, '/today')).view.tonight.quarters;
+  const before = await plates();
+  await page.getByRole('button', { name: 'Joaquim dines here tonight' }).click();
+  await settled(page);
+  expect(await plates()).toBeLessThan(before);
+  await page.getByRole('button', { name: 'Joaquim is not here tonight' }).click();
+  await page.getByRole('button', { name: '+ guest' }).click();
+  await settled(page);
+  expect(await plates()).toBe(before + 4);
+  await page.getByRole('button', { name: '1 guest tonight: one less' }).click();
+  await settled(page);
+  expect(await plates()).toBe(before);
+
+  // once an evening
+  await moveClock(server, '2026-11-24T19:10:00.000Z');
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Was dinner as planned?' })).toBeVisible();
+  await page.getByRole('region', { name: 'This evening' }).getByRole('button', { name: 'Yes' }).click();
+  await settled(page);
+  const after = await getJson<TodayAnswer>(server, '/today');
+  expect(after.view.tonight.logged).toBe(true);
+  await expect(page.getByRole('heading', { name: 'Was dinner as planned?' })).toBeHidden();
+  const eat = await getJson<EatAnswer>(server, '/eat');
+  const tonight = eat.recent.filter((r) => r.day === '2026-11-24' && r.name === 'Leek and mustard gratin');
+  expect(tonight.reduce((s, r) => s + r.portions, 0)).toBe(before / 4);
 });
 
 test('Eat: tonight is logged in two taps, whole portions and quarters go to whom they went', async ({ page, server }) => {

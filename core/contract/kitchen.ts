@@ -1,6 +1,9 @@
 import { z } from 'zod';
 import { daySchema, idSchema, kindSchema, mealSchema } from './basics.ts';
 
+/** Grown guests at one meal; each eats a plate. */
+export const guestsSchema = z.object({ day: daySchema, meal: mealSchema, plates: z.number().int().min(1).max(20) });
+
 /** Household settings (K6). */
 export const householdSchema = z.object({
   id: idSchema,
@@ -20,6 +23,8 @@ export const householdSchema = z.object({
   address: z.string().max(120).optional(),
   singleKeys: z.boolean(),
   demoAnchor: daySchema.optional(),
+  /** Guests at a dinner of the household's own days. */
+  guests: z.array(guestsSchema).max(120).optional(),
 });
 
 const weekSchema = z.partialRecord(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']), z.array(mealSchema));
@@ -97,6 +102,7 @@ export const placeSchema = z.object({
 });
 
 export type Household = z.infer<typeof householdSchema>;
+export type Guests = z.infer<typeof guestsSchema>;
 export type Presence = z.infer<typeof presenceSchema>;
 export type Eater = z.infer<typeof eaterSchema>;
 export type Equipment = z.infer<typeof equipmentSchema>;

@@ -31,6 +31,6 @@ export {
   weekdayOf,
   type Weekday,
 } from './day.ts';
-export { demand, isPresent, quartersOf, type Demand } from './presence.ts';
+export { demand, isPresent, quartersOf, withGuests, withPresence, type Demand } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';

@@ -1,4 +1,4 @@
-import type { Day, Eater, Meal, Presence } from '#core/contract';
+import type { Day, Eater, Guests, Meal, Presence } from '#core/contract';
 import { daysBetween, weekdayOf } from './day.ts';
 
 /** Whether the rota has somebody at home on a day: `daysOn` away from `firstDay`, then `daysOff` at home, and so on both ways. */
@@ -27,23 +27,42 @@ export interface Demand {
   /** Quarter plates for the grown-ups and children. */
   quarters: number;
   eaters: { eaterId: string; quarters: number }[];
+  /** Plates for guests among them. */
+  guests: number;
   /** Puree meals for babies on that day. */
   babyMeals: number;
 }
 
 /**
  * What a day's dinner asks for: who is there and how many quarter plates, with the baby's meals beside it.
- * Law: quarters is the sum over eaters.
+ * Law: quarters is the sum over eaters and four for each guest.
  */
-export function demand(eaters: readonly Eater[], day: Day, meal: Meal = 'dinner'): Demand {
+export function demand(eaters: readonly Eater[], day: Day, visits: readonly Guests[] = []): Demand {
   const there = eaters
-    .filter((e) => e.stage !== 'baby' && isPresent(e.presence, day, meal))
+    .filter((e) => e.stage !== 'baby' && isPresent(e.presence, day, 'dinner'))
     .map((e) => ({ eaterId: e.id, quarters: quartersOf(e) }));
   const babyMeals = eaters
     .filter((e) => e.stage === 'baby' && e.baby)
     .reduce((sum, e) => sum + (babyPresent(e, day) ? (e.baby?.mealsPerDay ?? 0) : 0), 0);
-  return { quarters: there.reduce((sum, e) => sum + e.quarters, 0), eaters: there, babyMeals };
+  const guests = visits.filter((g) => g.day === day && g.meal === 'dinner').reduce((sum, g) => sum + g.plates, 0);
+  return { quarters: there.reduce((sum, e) => sum + e.quarters, 0) + guests * 4, eaters: there, guests, babyMeals };
 }
 
 const babyPresent = (eater: Eater, day: Day): boolean =>
   (['breakfast', 'lunch', 'dinner'] as const).some((m) => isPresent(eater.presence, day, m));
+
+/** An eater who is, or is not, at one dinner; saying what the pattern says anyway takes the exception away. */
+export function withPresence(eater: Eater, day: Day, meal: Meal, present: boolean): Eater {
+  const exceptions = eater.presence.exceptions.filter((e) => e.day !== day || e.meal !== meal);
+  const usual = isPresent({ ...eater.presence, exceptions }, day, meal);
+  return {
+    ...eater,
+    presence: { ...eater.presence, exceptions: usual === present ? exceptions : [...exceptions, { day, meal, present }] },
+  };
+}
+
+/** Guests at one dinner, zero for none; visits before today are let go. */
+export const withGuests = (visits: readonly Guests[], day: Day, plates: number, today: Day): Guests[] => [
+  ...visits.filter((g) => g.day >= today && (g.day !== day || g.meal !== 'dinner')),
+  ...(plates > 0 ? [{ day, meal: 'dinner' as const, plates }] : []),
+];

@@ -1,4 +1,4 @@
-import type { Day, Eater } from '#core/contract';
+import type { Day, Eater, Guests } from '#core/contract';
 import { daysFrom, demand } from '#core/kitchen';
 
 export interface SpanDemand {
@@ -8,9 +8,9 @@ export interface SpanDemand {
 }
 
 /** What a span of days asks for at dinner, day by day; the sum is the sum of the days. */
-export function demandOver(eaters: readonly Eater[], from: Day, days: number): SpanDemand {
+export function demandOver(eaters: readonly Eater[], from: Day, days: number, guests: readonly Guests[] = []): SpanDemand {
   const list = daysFrom(from, days).map((day) => {
-    const d = demand(eaters, day);
+    const d = demand(eaters, day, guests);
     return { day, quarters: d.quarters, babyMeals: d.babyMeals };
   });
   return { days: list, quarters: list.reduce((s, d) => s + d.quarters, 0), babyMeals: list.reduce((s, d) => s + d.babyMeals, 0) };

@@ -136,6 +136,7 @@ export interface Evening {
   day: Day;
   quarters: number;
   eaters: { eaterId: string; quarters: number }[];
+  guests: number;
   babyMeals: number;
   packs: PackBrief[];
 }
@@ -149,6 +150,8 @@ export interface EatAnswer {
   probable: PackBrief[];
   recent: { eventId: string; day: Day; meal: Meal; name: string; portions: number; who: string }[];
   eaters: Eater[];
+  /** Evenings lately of which nothing was written down. */
+  quiet: Day[];
   tonightLogged: boolean;
 }
 

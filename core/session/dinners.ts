@@ -1,4 +1,4 @@
-import type { Day, Eater } from '#core/contract';
+import type { Day, Eater, Guests } from '#core/contract';
 import { addDays, demand } from '#core/kitchen';
 import type { PackState } from '#core/store';
 
@@ -11,11 +11,17 @@ export const dinnerQuarters = (packs: readonly PackState[]): number =>
  * Days on which nobody is at the table cost nothing and count as no dinner.
  * Law: one more portion never makes it fewer.
  */
-export function dinnersLeft(quarters: number, eaters: readonly Eater[], today: Day, tonightLogged: boolean): number {
+export function dinnersLeft(
+  quarters: number,
+  eaters: readonly Eater[],
+  today: Day,
+  tonightLogged: boolean,
+  guests: readonly Guests[] = [],
+): number {
   let left = quarters;
   let dinners = 0;
   for (let i = tonightLogged ? 1 : 0; i < 730; i += 1) {
-    const need = demand(eaters, addDays(today, i)).quarters;
+    const need = demand(eaters, addDays(today, i), guests).quarters;
     if (need === 0) continue;
     if (need > left) return dinners;
     left -= need;

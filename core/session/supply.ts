@@ -47,7 +47,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   const { household, eaters } = world;
   const asked = new Map<Day, Demand>();
   const demandOn = (day: Day): Demand => {
-    const d = asked.get(day) ?? demand(eaters, day);
+    const d = asked.get(day) ?? demand(eaters, day, household.guests);
     asked.set(day, d);
     return d;
   };
@@ -85,7 +85,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   const dinners = make(
     'dinner',
     quarters / 4,
-    dinnersLeft(quarters, eaters, today, tonightLogged),
+    dinnersLeft(quarters, eaters, today, tonightLogged, household.guests),
     'dinners',
     (day) => demandOn(day).quarters / 4,
   );

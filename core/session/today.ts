@@ -16,7 +16,7 @@ export interface WeekDay {
 }
 
 export interface TodayView {
-  tonight: { packs: PackState[]; quarters: number; logged: boolean };
+  tonight: { packs: PackState[]; quarters: number; guests: number; logged: boolean };
   /** Planned for a coming meal, still frozen, with the hours it needs. */
   takeOut: { pack: PackState; day: Day; by: Instant }[];
   fridge: { pack: PackState; due: Due }[];
@@ -45,10 +45,11 @@ function takeOutBy(pack: PackState, day: Day, world: World): Instant {
 /** What Today shows, from the stock and who is at the table. */
 export function todayView(world: World, today: Day, tonightLogged: boolean): TodayView {
   const { stock, probable } = probablyEaten(world.packs, today);
+  const tonightDemand = demand(world.eaters, today, world.household.guests);
   const ordered = useFirst(stock, today, world.household.timeZone);
   const plannedFor = (day: Day): PackState[] => stock.filter((p) => p.planned?.day === day && p.planned.meal === 'dinner');
   return {
-    tonight: { packs: plannedFor(today), quarters: demand(world.eaters, today).quarters, logged: tonightLogged },
+    tonight: { packs: plannedFor(today), quarters: tonightDemand.quarters, guests: tonightDemand.guests, logged: tonightLogged },
     takeOut: stock
       .filter((p) => p.planned && p.planned.day > today && statusOf(p) === 'frozen')
       .map((pack) => ({ pack, day: pack.planned?.day ?? today, by: takeOutBy(pack, pack.planned?.day ?? today, world) }))
@@ -59,7 +60,7 @@ export function todayView(world: World, today: Day, tonightLogged: boolean): Tod
     unplaced: stock.filter((p) => statusOf(p) === 'unplaced'),
     probable,
     week: daysFrom(today, 7).map((day) => {
-      const d = demand(world.eaters, day);
+      const d = demand(world.eaters, day, world.household.guests);
       const covered = plannedFor(day)
         .filter((p) => p.kind === 'meal' || p.kind === 'kit')
         .reduce((s, p) => s + p.left * 4, 0);

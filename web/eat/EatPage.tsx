@@ -2,13 +2,14 @@ import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
 import { useEatQuery, useFrameQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
 import { DueTag, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf } from '../store/words.ts';
+import { CatchUp } from './CatchUp.tsx';
 import { LogMeal } from './LogMeal.tsx';
 import { EatFirst } from './EatFirst.tsx';
 import { Table } from './Evenings.tsx';
+import { Settle } from './Settle.tsx';
 import { SupplyCard } from './SupplyCard.tsx';
 
 const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
@@ -17,15 +18,16 @@ const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
 export function EatPage() {
   const { data, error, refetch } = useEatQuery();
   const frame = useFrameQuery().data;
-  const { log } = useCommands();
   const [params, setParams] = useSearchParams();
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const logging = params.get('log');
-  const setLog = (value: string | null): void =>
+  const setLog = (value: string | null, day?: string): void =>
     setParams(
       (p) => {
         if (value) p.set('log', value);
         else p.delete('log');
+        if (day) p.set('day', day);
+        else p.delete('day');
         return p;
       },
       { replace: true },
@@ -52,54 +54,7 @@ export function EatPage() {
         </button>
       </PageHead>
       <div className="stack">
-        {data.probable.length > 0 && (
-          <section className="card" aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }}>
-            <h2>Was it eaten?</h2>
-            <ul className="rows">
-              {data.probable.map((p) => (
-                <li key={p.packId}>
-                  <KindMark kind={p.kind} size={24} />
-                  <div className="grow">
-                    <b>
-                      {p.name}, {amountOf(p)}
-                    </b>
-                    <div className="sub">
-                      planned for {sayNear(p.planned?.day ?? data.today, data.today)}, nobody said. Not counted in the store until you do.
-                    </div>
-                  </div>
-                  <button
-                    type="button"
-                    className="btn s"
-                    onClick={() =>
-                      void log(
-                        [
-                          {
-                            type: 'eaten',
-                            subjects: [p.packId],
-                            data: { day: p.planned?.day ?? data.today, meal: 'dinner', shares: [], guests: p.left, rest: 'none' },
-                          },
-                        ],
-                        `${p.name}: eaten as planned`,
-                      )
-                    }
-                  >
-                    Yes, all
-                  </button>
-                  <button type="button" className="btn o s" onClick={() => setLog(p.packId)}>
-                    Changed
-                  </button>
-                  <button
-                    type="button"
-                    className="btn o s"
-                    onClick={() => void log([{ type: 'planned', subjects: [p.packId], data: { for: null } }], `${p.name} is still there`)}
-                  >
-                    Still there
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <Settle data={data} onChanged={(packId, day) => setLog(packId, day)} />
         <Table data={data} />
         <div
           className="grid"
@@ -117,7 +72,7 @@ export function EatPage() {
           {data.supplies.broth && <SupplyCard today={data.today} supply={data.supplies.broth} mark="broth" name="Broth" />}
         </div>
         <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.25fr) minmax(0,1fr)', alignItems: 'start' }}>
-          <EatFirst data={data} onLog={setLog} />
+          <EatFirst data={data} onLog={(packId) => setLog(packId)} />
           <div className="stack">
             {data.fridge.length > 0 && (
               <section className="card" aria-label="In the fridge">
@@ -140,6 +95,7 @@ export function EatPage() {
                 </ul>
               </section>
             )}
+            <CatchUp data={data} onLog={(day) => setLog('1', day)} />
             <section className="card" aria-label="Dinners from here">
               <h2>Dinners from here</h2>
               <Suspense fallback={<p className="quiet">Drawing...</p>}>
@@ -168,7 +124,7 @@ export function EatPage() {
           </div>
         </div>
       </div>
-      {logging !== null && <LogMeal data={data} what={logging} onClose={() => setLog(null)} />}
+      {logging !== null && <LogMeal data={data} what={logging} day={params.get('day') ?? undefined} onClose={() => setLog(null)} />}
     </main>
   );
 }

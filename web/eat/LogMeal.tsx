@@ -1,8 +1,8 @@
 import { Modal } from '@mantine/core';
 import { useState } from 'react';
-import type { Eater, Meal } from '#core/contract';
-import { addDays, quartersOf, sayDayYear, sayNear, sayPortions } from '#core/kitchen';
-import { dealShares } from '#core/eat';
+import type { Meal } from '#core/contract';
+import { addDays, sayDayYear, sayNear, sayPortions } from '#core/kitchen';
+import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName, type EatAnswer, type PackBrief } from '#core/session';
 import { useCommands, type NewEvent } from '../app/commands.ts';
 import { Stepper } from '../app/ui.tsx';
@@ -13,40 +13,27 @@ type Rest = 'fridge' | 'freezer' | 'binned';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 
-/** What each eater probably took: their own plate for a dinner, the baby's cubes for a puree, nobody in particular for the rest. */
-function guess(eaters: readonly Eater[], packs: readonly PackBrief[], data: EatAnswer, day: string): Record<string, number> {
-  const kind = packs[0]?.kind;
-  const there = new Set((data.evenings.find((e) => e.day === day)?.eaters ?? []).map((e) => e.eaterId));
-  let left = packs.reduce((s, p) => s + p.left, 0);
-  return Object.fromEntries(
-    eaters.map((e) => {
-      const want =
-        kind === 'puree'
-          ? e.baby
-            ? e.baby.cubesPerMeal
-            : 0
-          : e.stage === 'baby'
-            ? 0
-            : kind === 'meal' || kind === 'kit'
-              ? there.has(e.id)
-                ? quartersOf(e) / 4
-                : 0
-              : 0;
-      const takes = Math.min(left, want);
-      left -= takes;
-      return [e.id, takes];
-    }),
-  );
-}
-
-function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readonly PackBrief[]; onClose: () => void; onBack: () => void }) {
+function Form({
+  data,
+  packs,
+  asked,
+  onClose,
+  onBack,
+}: {
+  data: EatAnswer;
+  packs: readonly PackBrief[];
+  /** The evening it is for, when that is what was tapped. */
+  asked: string | undefined;
+  onClose: () => void;
+  onBack: () => void;
+}) {
   const { log } = useCommands();
   const planned = packs[0]?.planned?.day;
-  const [day, setDay] = useState(planned !== undefined && planned < data.today ? planned : data.today);
+  const [day, setDay] = useState(asked ?? (planned !== undefined && planned < data.today ? planned : data.today));
   const [meal, setMeal] = useState<Meal>('dinner');
-  const [eaten, setEaten] = useState(() => guess(data.eaters, packs, data, day));
-  const [guests, setGuests] = useState(0);
-  const [rest, setRest] = useState<Rest>(packs[0]?.kind === 'puree' || packs[0]?.kind === 'aromatic' ? 'freezer' : 'fridge');
+  const [eaten, setEaten] = useState<Record<string, number>>(() => Object.fromEntries(usualHelpings(packs, data.eaters, day)));
+  const [guests, setGuests] = useState(data.evenings.find((e) => e.day === day)?.guests ?? 0);
+  const [rest, setRest] = useState<Rest>(usualRest(packs[0]?.kind));
   const first = packs[0];
   if (!first) return null;
   const held = packs.reduce((s, p) => s + p.left, 0);
@@ -177,7 +164,7 @@ function Form({ data, packs, onClose, onBack }: { data: EatAnswer; packs: readon
 }
 
 /** Who ate what: a pack (or tonight's dish), quarters for each eater, where the rest goes. */
-export function LogMeal({ data, what, onClose }: { data: EatAnswer; what: string; onClose: () => void }) {
+export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: string; day?: string | undefined; onClose: () => void }) {
   const all = [...data.fridge, ...data.eatFirst, ...data.probable];
   const tonight = data.evenings[0]?.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit') ?? [];
   const start = what === 'tonight' ? tonight.filter((p) => p.recipeId === tonight[0]?.recipeId) : all.filter((p) => p.packId === what);
@@ -197,7 +184,7 @@ export function LogMeal({ data, what, onClose }: { data: EatAnswer; what: string
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       {packs.length > 0 ? (
-        <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} onClose={onClose} onBack={() => setPacks([])} />
+        <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} asked={day} onClose={onClose} onBack={() => setPacks([])} />
       ) : (
         <>
           <input

@@ -34,6 +34,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
   const groups = grouped(view.takeOut);
   const first = groups[0];
   const rest = groups.slice(1, 3);
+  const doubtful = view.probable[0];
   const nothing =
     !first && view.fridge.length === 0 && view.unlabelled.length === 0 && view.probable.length === 0 && view.unplaced.length === 0;
   const pull = (g: Group): void =>
@@ -108,20 +109,23 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
               <DueTag {...due} />
             </li>
           ))}
-        {view.probable.map((p) => (
-          <li key={p.packId}>
-            <KindMark kind={p.kind} size={26} />
+        {doubtful && (
+          <li>
+            <KindMark kind={doubtful.kind} size={26} />
             <div className="grow">
-              <Link className="main" to={`/p/${p.code}`}>
-                {p.name}, {amountOf(p)}
+              <Link className="main" to={`/p/${doubtful.code}`}>
+                {doubtful.name}, {amountOf(doubtful)}
               </Link>
-              <div className="sub">was planned for {sayNear(p.planned?.day ?? today, today)}: probably eaten. Was it?</div>
+              <div className="sub">
+                was planned for {sayNear(doubtful.planned?.day ?? today, today)}: probably eaten. Was it?
+                {view.probable.length > 1 ? ` ${view.probable.length - 1} more like it.` : ''}
+              </div>
             </div>
-            <Link className="btn o s" to={`/eat?settle=${p.packId}`}>
+            <Link className="btn o s" to="/eat?settle=1#settle">
               Settle
             </Link>
           </li>
-        ))}
+        )}
         {view.unlabelled.length > 0 && (
           <li>
             <KindMark kind={view.unlabelled[0]?.kind ?? 'meal'} size={26} />

@@ -1,9 +1,11 @@
 import { Link, Navigate } from 'react-router';
-import { listOf, sayLongDay, sayPortions } from '#core/kitchen';
+import { clockOf, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { useFrameQuery, useTodayQuery } from '../app/api.ts';
 import { Cautions, Waiting } from '../app/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { missing, steps } from '../welcome/steps.ts';
+import { AtTheTable } from './AtTheTable.tsx';
+import { EveningQuestion } from './EveningQuestion.tsx';
 import { Now } from './Now.tsx';
 import { EatFirst, Lasting, Week } from './Cards.tsx';
 
@@ -18,6 +20,7 @@ export function TodayPage() {
   const tonight = view.tonight.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit');
   const names = [...new Set(tonight.map((p) => p.name))];
   const plates = sayPortions(view.tonight.quarters / 4);
+  const asks = !view.tonight.logged && names.length > 0 && clockOf(frame.now, frame.household.timeZone) >= frame.household.dinnerAt;
   const lead = view.tonight.logged
     ? 'Tonight’s dinner is written down.'
     : names.length > 0
@@ -31,13 +34,15 @@ export function TodayPage() {
         <div>
           <h1 style={{ fontSize: 36 }}>{sayLongDay(data.today)}</h1>
           <p className="lead">{lead}</p>
+          {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
         </div>
-        {!view.tonight.logged && names.length > 0 && (
+        {!view.tonight.logged && names.length > 0 && !asks && (
           <Link className="btn" to="/eat?log=tonight">
             Log tonight’s dinner
           </Link>
         )}
       </div>
+      {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
       {data.demoOld && (
         <div className="note warn row" style={{ marginBottom: 14 }}>
           <span className="grow">

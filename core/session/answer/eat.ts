@@ -1,5 +1,5 @@
 import type { Instant } from '#core/contract';
-import { daysFrom, demand, sayPortions } from '#core/kitchen';
+import { addDays, daysFrom, demand, sayPortions } from '#core/kitchen';
 import { probablyEaten } from '#core/eat';
 import { statusOf, useFirst, type PackState } from '#core/store';
 import type { EatAnswer } from '../answers.ts';
@@ -8,6 +8,8 @@ import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
 import { suppliesNow, todayOf } from './today.ts';
 
+/** Evenings back that may still be written down. */
+const daysBack = 6;
 /** Evenings shown ahead. */
 const evenings = 9;
 
@@ -22,11 +24,12 @@ export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
     today,
     supplies: suppliesNow(world, book, today),
     evenings: daysFrom(today, evenings).map((day) => {
-      const d = demand(world.eaters, day);
+      const d = demand(world.eaters, day, world.household.guests);
       return {
         day,
         quarters: d.quarters,
         eaters: d.eaters,
+        guests: d.guests,
         babyMeals: d.babyMeals,
         packs: stock.filter((p) => p.planned?.day === day).map(brief),
       };
@@ -46,6 +49,9 @@ export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
       ].join(', '),
     })),
     eaters: [...world.eaters],
+    quiet: daysFrom(addDays(today, -daysBack), daysBack).filter(
+      (day) => !book.dinnerLogged(day) && demand(world.eaters, day, world.household.guests).quarters > 0,
+    ),
     tonightLogged: book.dinnerLogged(today),
   };
 }

@@ -26,7 +26,7 @@ function wantedNext(world: World, book: Book, now: Instant): Map<string, number>
 export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAnswer {
   const days = daysFrom(todayOf(world, now), weeksShown * 7);
   const wanted = wantedNext(world, book, now);
-  const asked = days.map((d) => demand(world.eaters, d));
+  const asked = days.map((d) => demand(world.eaters, d, world.household.guests));
   return {
     household: world.household,
     eaters: [...world.eaters],

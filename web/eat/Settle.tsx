@@ -1,0 +1,95 @@
+import { countOf, sayNear } from '#core/kitchen';
+import { eatenAsPlanned } from '#core/eat';
+import type { EatAnswer, PackBrief } from '#core/session';
+import { useCommands, type NewEvent } from '../app/commands.ts';
+import { KindMark } from '../draw/KindMark.tsx';
+import { amountOf } from '../store/words.ts';
+
+/** Enough for a minute; the rest comes after. */
+const atOnce = 5;
+
+interface Doubtful {
+  first: PackBrief;
+  packs: PackBrief[];
+  day: string;
+  meal: NonNullable<PackBrief['planned']>['meal'];
+}
+
+/** Packs of one dish for one meal are one question. */
+function questions(data: EatAnswer): Doubtful[] {
+  const found = new Map<string, Doubtful>();
+  for (const p of data.probable) {
+    const day = p.planned?.day ?? data.today;
+    const meal = p.planned?.meal ?? 'dinner';
+    const key = `${p.recipeId ?? p.name}|${day}|${meal}`;
+    const q = found.get(key);
+    if (q) q.packs.push(p);
+    else found.set(key, { first: p, packs: [p], day, meal });
+  }
+  return [...found.values()].toSorted((a, b) => a.day.localeCompare(b.day));
+}
+
+/** The doubtful ones, settled in a minute: planned, their day has passed, nobody said. */
+export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packId: string, day: string) => void }) {
+  const { log } = useCommands();
+  const all = questions(data);
+  if (all.length === 0) return null;
+  const asked = all.slice(0, atOnce);
+  const planned = (q: Doubtful): NewEvent[] => {
+    const eaten = eatenAsPlanned(q.packs, data.eaters, 0, { day: q.day, meal: q.meal });
+    // of what nobody was home for, all is taken to have gone to guests
+    const rows =
+      eaten.length > 0
+        ? eaten
+        : q.packs.map((p) => ({ packId: p.packId, data: { day: q.day, meal: q.meal, shares: [], guests: p.left, rest: 'none' as const } }));
+    return rows.map((r): NewEvent => ({ type: 'eaten', subjects: [r.packId], data: r.data }));
+  };
+  return (
+    <section className="card" aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
+      <div className="cardhead">
+        <h2>{asked.length === 1 ? 'Was it eaten?' : `Were these ${asked.length} eaten?`}</h2>
+        {asked.length > 1 && (
+          <button
+            type="button"
+            className="btn s"
+            onClick={() => void log(asked.flatMap(planned), `${countOf(asked.length, 'dish', 'dishes')}: eaten as planned`)}
+          >
+            All as planned
+          </button>
+        )}
+      </div>
+      <ul className="rows">
+        {asked.map((q) => (
+          <li key={q.first.packId}>
+            <KindMark kind={q.first.kind} size={24} />
+            <div className="grow">
+              <b>
+                {q.first.name}, {amountOf({ kind: q.first.kind, left: q.packs.reduce((s, p) => s + p.left, 0) })}
+              </b>
+              <div className="sub">planned for {sayNear(q.day, data.today)}, nobody said. Not counted in the store until you do.</div>
+            </div>
+            <button type="button" className="btn s" onClick={() => void log(planned(q), `${q.first.name}: eaten as planned`)}>
+              As planned
+            </button>
+            <button type="button" className="btn o s" onClick={() => onChanged(q.first.packId, q.day)}>
+              Changed
+            </button>
+            <button
+              type="button"
+              className="btn o s"
+              onClick={() =>
+                void log(
+                  q.packs.map((p): NewEvent => ({ type: 'planned', subjects: [p.packId], data: { for: null } })),
+                  `${q.first.name} is still there`,
+                )
+              }
+            >
+              Still there
+            </button>
+          </li>
+        ))}
+      </ul>
+      {all.length > asked.length && <p className="sub">{all.length - asked.length} more after these.</p>}
+    </section>
+  );
+}

@@ -1,0 +1,33 @@
+import { Link } from 'react-router';
+import { eatenAsPlanned } from '#core/eat';
+import type { TodayAnswer } from '#core/session';
+import { useCommands, type NewEvent } from '../app/commands.ts';
+import { KindMark } from '../draw/KindMark.tsx';
+
+/** Once an evening: as planned, or changed. Unanswered, the packs count as probably eaten tomorrow. */
+export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: string }) {
+  const { log } = useCommands();
+  const packs = data.view.tonight.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit');
+  const asPlanned = (): void => {
+    const meal = eatenAsPlanned(packs, data.eaters, data.view.tonight.guests, { day: data.today, meal: 'dinner' });
+    void log(
+      meal.map((m): NewEvent => ({ type: 'eaten', subjects: [m.packId], data: m.data })),
+      `${dish}: eaten as planned`,
+    );
+  };
+  return (
+    <section className="card row wrap" style={{ borderTopColor: 'var(--saffron-fill)', marginBottom: 16 }} aria-label="This evening">
+      <KindMark kind={packs[0]?.kind ?? 'meal'} size={34} />
+      <div className="grow">
+        <h2>Was dinner as planned?</h2>
+        <p className="quiet">{dish}, for everybody at the table tonight.</p>
+      </div>
+      <button type="button" className="btn l" onClick={asPlanned}>
+        Yes
+      </button>
+      <Link className="btn l o" to="/eat?log=tonight">
+        Changed
+      </Link>
+    </section>
+  );
+}
