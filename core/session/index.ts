@@ -21,6 +21,7 @@ export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags,
 export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
+export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { allergensOf, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';
 export type * from './answers.ts';

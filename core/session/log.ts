@@ -14,6 +14,8 @@ export interface TaskLog {
 export interface SessionLog {
   ticks: Map<string, Tick>;
   tasks: Map<string, TaskLog>;
+  /** Whose a task is, once somebody started it or it was handed over. */
+  cooks: Map<string, string>;
   weighed: Map<string, EventData<'weighed'> & { at: Instant }>;
   tonight: Map<string, number>;
   discarded: Map<string, number>;
@@ -25,6 +27,7 @@ export function sessionLog(events: readonly TamboEvent[]): SessionLog {
   const log: SessionLog = {
     ticks: new Map(),
     tasks: new Map(),
+    cooks: new Map(),
     weighed: new Map(),
     tonight: new Map(),
     discarded: new Map(),
@@ -41,6 +44,10 @@ export function sessionLog(events: readonly TamboEvent[]): SessionLog {
         break;
       case 'taskStarted':
         log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'running', startedAt: e.instant });
+        if (e.data.cookId) log.cooks.set(e.data.taskId, e.data.cookId);
+        break;
+      case 'taskHanded':
+        log.cooks.set(e.data.taskId, e.data.cookId);
         break;
       case 'taskDone':
         log.tasks.set(e.data.taskId, {

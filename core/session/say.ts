@@ -43,6 +43,8 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
       return 'A tick taken back';
     case 'taskStarted':
       return 'A task started';
+    case 'taskHanded':
+      return 'A task handed over';
     case 'taskDone':
       return 'A task done';
     case 'taskSkipped':

@@ -55,7 +55,11 @@ function prepare(session: Session, events: readonly TamboEvent[], world: World) 
     return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
   });
   const list = shoppingList(scaled, world.finder);
-  const tasks = tasksFor(scaled, world.finder);
+  const cooks = new Set(session.cooks.map((c) => c.id));
+  const tasks = tasksFor(scaled, world.finder).map((t): Task => {
+    const cookId = log.cooks.get(t.id);
+    return cookId && cooks.has(cookId) ? { ...t, cookId } : t;
+  });
   return { log, found, known, list, tasks };
 }
 
@@ -137,7 +141,13 @@ export function sessionView(
         const slot = slots.get(task.id);
         const l = log.tasks.get(task.id);
         const cook = session.cooks.find((c) => c.id === slot?.cookId)?.name;
-        return { ...task, ...(l && { log: l }), ...(slot && { startMin: slot.startMin, endMin: slot.endMin }), ...(cook && { cook }) };
+        return {
+          ...task,
+          ...(l && { log: l }),
+          ...(slot && { startMin: slot.startMin, endMin: slot.endMin }),
+          ...(slot && { cookId: slot.cookId }),
+          ...(cook && { cook }),
+        };
       })
       .sort((a, b) => (a.startMin ?? -1) - (b.startMin ?? -1)),
     ...(planned.ok

@@ -7,6 +7,7 @@ import { packsInStore, worldOf } from '../session/index.ts';
 import type { DemoClient } from './client.ts';
 
 export interface SessionPlan {
+  cooks?: Session['cooks'];
   name: string;
   day: string;
   startAt: string;
@@ -21,7 +22,7 @@ export function planSession(client: DemoClient, at: string, plan: SessionPlan): 
     name: plan.name,
     day: plan.day,
     startAt: plan.startAt,
-    cooks: [{ id: 'cook_joaquim', name: 'Joaquim' }],
+    cooks: plan.cooks ?? [{ id: 'cook_joaquim', name: 'Joaquim' }],
     batches,
   };
   client.write(at, `Plan ${plan.name}`, [{ table: 'session', id: session.id, data: session }]);

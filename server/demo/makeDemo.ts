@@ -142,6 +142,10 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
     day: saturday,
     name: 'Big Saturday before Marit ships out',
     startAt: '09:00',
+    cooks: [
+      { id: 'cook_joaquim', name: 'Joaquim' },
+      { id: 'cook_neighbour', name: 'Neighbour' },
+    ],
     dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('broth', 8), of('millet', 56)],
   });
   const list = sessionView(big, [], [], worldOf(db), now).list.flatMap((x) => x.lines);

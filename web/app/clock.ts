@@ -16,11 +16,15 @@ function keptOffset(): number {
 let offsetMs = keptOffset();
 let heldAt: number | undefined;
 
+/** Told when the clock has been set by the server. */
+const set = new EventTarget();
+
 /** Follows the server: its answer says what time it is there, and whether its clock stands. */
 export function follow(serverNow: Instant, stopped: boolean): void {
   const server = new Date(serverNow).getTime();
   offsetMs = server - Date.now();
   heldAt = stopped ? server : undefined;
+  set.dispatchEvent(new Event('set'));
   try {
     localStorage.setItem(offsetKey, String(Math.round(offsetMs)));
   } catch {
@@ -34,8 +38,13 @@ export const now = (): Instant => new Date(heldAt ?? Date.now() + offsetMs).toIS
 export function useNow(everyMs = 1000): Instant {
   const [at, setAt] = useState(now);
   useEffect(() => {
-    const timer = setInterval(() => setAt(now()), everyMs);
-    return () => clearInterval(timer);
+    const tick = (): void => setAt(now());
+    const timer = setInterval(tick, everyMs);
+    set.addEventListener('set', tick);
+    return () => {
+      clearInterval(timer);
+      set.removeEventListener('set', tick);
+    };
   }, [everyMs]);
   return at;
 }

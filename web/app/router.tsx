@@ -9,6 +9,7 @@ const lazy =
 
 /** Every screen deep-links; all but Today are brought in when they are opened. */
 export const router = createBrowserRouter([
+  { path: '/worktop/:id', lazy: lazy(() => import('../cook/WorktopPage.tsx'), 'WorktopPage'), errorElement: <NotFound /> },
   {
     path: '/',
     element: <Frame />,
@@ -23,6 +24,7 @@ export const router = createBrowserRouter([
       { path: 'shop', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToShop') },
       { path: 'shop/:id', lazy: lazy(() => import('../shop/ShopPage.tsx'), 'ShopPage') },
       { path: 'cook', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToCook') },
+      { path: 'worktop', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToWorktop') },
       { path: 'cook/:id', lazy: lazy(() => import('../cook/CookPage.tsx'), 'CookPage') },
       { path: 'pack', lazy: lazy(() => import('../session/NextSession.tsx'), 'NextToPack') },
       { path: 'pack/:id', lazy: lazy(() => import('../pack/PackPage.tsx'), 'PackPage') },

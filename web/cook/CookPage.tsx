@@ -62,6 +62,9 @@ export function CookPage() {
             : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(data.session.day)} from ${data.session.startAt}, done about ${at(makespan)}.`}${bindingDish && data.schedule ? ` It cannot end before ${at(data.schedule.boundMin)}: ${dishOf(data, bindingDish)} takes that long.` : ''}`
         }
       >
+        <Link className="btn o" to={`/worktop/${id}`}>
+          Worktop
+        </Link>
         <button type="button" className="btn o" onClick={() => window.print()}>
           Print
         </button>

@@ -1,8 +1,8 @@
 import { sayMinutes } from '#core/kitchen';
-import type { SessionView, TaskView } from '#core/session';
+import { leftOf, type SessionView, type TaskView } from '#core/session';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf, dishOf } from './words.ts';
-import { useTaskActions, leftOf } from './taskActions.ts';
+import { useTaskActions } from './taskActions.ts';
 
 /** Minutes before the end from which a task is looked at. */
 const lookMin = 5;

@@ -1,9 +1,9 @@
 import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
-import type { SessionView, TaskView } from '#core/session';
+import { leftOf, type SessionView, type TaskView } from '#core/session';
 import { Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf } from './words.ts';
-import { useTaskActions, leftOf } from './taskActions.ts';
+import { useTaskActions } from './taskActions.ts';
 
 export function Timers({
   view,

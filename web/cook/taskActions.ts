@@ -1,5 +1,5 @@
 import { minutesBetween } from '#core/kitchen';
-import type { TaskView } from '#core/session';
+import { leftOf, shortTitle, type SessionView, type TaskView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { useAppSelector } from '../app/store.ts';
 
@@ -16,11 +16,36 @@ export function usePending(sessionId: string): ReadonlyMap<string, 'running' | '
   return map;
 }
 
+/** A session with what was started or closed here a moment ago. */
+export const withPending = (view: SessionView, pending: ReturnType<typeof usePending>, now: string): SessionView =>
+  pending.size === 0
+    ? view
+    : {
+        ...view,
+        tasks: view.tasks.map((t) => {
+          const state = pending.get(t.id);
+          return !state || t.log?.state === state
+            ? t
+            : { ...t, log: { extraMin: 0, ...t.log, state, ...(state === 'running' && { startedAt: t.log?.startedAt ?? now }) } };
+        }),
+      };
+
+/** What “5 more min” gives. */
+const moreMin = 5;
+
+export type TaskActions = ReturnType<typeof useTaskActions>;
+
 export function useTaskActions(sessionId: string, now: string) {
   const { log } = useCommands();
   const base = (t: TaskView) => ({ sessionId, taskId: t.id });
   return {
-    start: (t: TaskView) => void log([{ type: 'taskStarted', subjects: [sessionId], data: base(t) }], 'Started'),
+    start: (t: TaskView, cookId?: string) =>
+      void log([{ type: 'taskStarted', subjects: [sessionId], data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),
+    handOver: (t: TaskView, cook: { id: string; name: string }) =>
+      void log(
+        [{ type: 'taskHanded', subjects: [sessionId], data: { ...base(t), cookId: cook.id } }],
+        `${shortTitle(t.title)}: to ${cook.name}`,
+      ),
     done: (t: TaskView) =>
       void log(
         [
@@ -33,10 +58,17 @@ export function useTaskActions(sessionId: string, now: string) {
         'Done',
       ),
     skip: (t: TaskView) => void log([{ type: 'taskSkipped', subjects: [sessionId], data: base(t) }], 'Skipped'),
-    more: (t: TaskView) => void log([{ type: 'taskExtended', subjects: [sessionId], data: { ...base(t), minutes: 5 } }], '5 more minutes'),
+    /** From now, however long ago its time was up. */
+    more: (t: TaskView) =>
+      void log(
+        [
+          {
+            type: 'taskExtended',
+            subjects: [sessionId],
+            data: { ...base(t), minutes: moreMin + Math.max(0, Math.ceil(-leftOf(t, now))) },
+          },
+        ],
+        `${moreMin} more minutes`,
+      ),
   };
 }
-
-/** Minutes a running task has left, from its start on the clock. */
-export const leftOf = (t: TaskView, now: string): number =>
-  t.log?.startedAt ? t.handsOnMin + t.waitMin + t.log.extraMin - minutesBetween(t.log.startedAt, now) : t.handsOnMin + t.waitMin;

@@ -10,6 +10,7 @@ import { newId } from '../app/device.ts';
 import { PageHead } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
+import { Field } from '../kitchen/fields.tsx';
 import { FitCard } from './FitCard.tsx';
 
 /** What the plan lets in: portions as typed, so that a half-typed number is not lost. */
@@ -45,6 +46,20 @@ function PackingWords({ view, batchId }: { view: SessionView | undefined; batchI
   );
 }
 
+/** At most six hands at one worktop. */
+const mostCooks = 6;
+
+/** Cooks by their names; those who were there keep who they are. */
+function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
+  const names = text
+    .split(',')
+    .map((n) => n.trim().slice(0, 60))
+    .filter(Boolean)
+    .slice(0, mostCooks);
+  const list = names.length > 0 ? names : ['Cook'];
+  return list.map((name, i) => ({ id: before.find((c) => c.name === name)?.id ?? before[i]?.id ?? `cook_${i + 1}`, name }));
+}
+
 export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: boolean; recipes: readonly RecipeBrief[] }) {
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
@@ -53,6 +68,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
   const [name, setName] = useState(initial.name);
   const [day, setDay] = useState(initial.day);
   const [startAt, setStartAt] = useState(initial.startAt);
+  const [cooks, setCooks] = useState(initial.cooks.map((c) => c.name).join(', '));
   const [picks, setPicks] = useState<Pick[]>(initial.batches.map((batch) => ({ batch, text: String(batch.portions) })));
   const [query, setQuery] = useState('');
   const good = picks.filter((p) => okPortions(p.text));
@@ -62,9 +78,10 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
       name: name.trim() || 'Session',
       day,
       startAt,
+      cooks: cooksFrom(cooks, initial.cooks),
       batches: good.map((p) => ({ ...p.batch, portions: Number(p.text) })),
     }),
-    [initial, name, day, startAt, good],
+    [initial, name, day, startAt, cooks, good],
   );
   const key = JSON.stringify(draft);
   const stable = useMemo(() => JSON.parse(key) as Session, [key]);
@@ -183,6 +200,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                   ))}
                 </select>
               </div>
+              <Field label="Who cooks" unit="names, with commas" value={cooks} onChange={setCooks} />
             </div>
           </section>
           <section className="card" aria-label="Dishes">

@@ -38,6 +38,14 @@ export const NextToCook = () => (
     text="Plan a session first; its work then stands here in order, with what each pot needs and when."
   />
 );
+export const NextToWorktop = () => (
+  <Next
+    to="worktop"
+    stage="cooked"
+    title="Nothing on the hob"
+    text="Plan a session first; its work then stands on the worktop, a bench for each cook."
+  />
+);
 export const NextToPack = () => (
   <Next
     to="pack"

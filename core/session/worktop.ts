@@ -1,0 +1,115 @@
+import type { Instant, Kind } from '#core/contract';
+import { minutesBetween } from '#core/kitchen';
+import type { SessionView, TaskView } from './view.ts';
+
+/** What one cook has in hand. */
+export interface CookNow {
+  cookId: string;
+  name: string;
+  task?: TaskView;
+  /** Its hands-on part has begun, or its time is up and it must be looked at. */
+  state?: 'running' | 'up' | 'next';
+  /** Minutes until it can begin, when something must come free first. */
+  inMin?: number;
+  /** Open tasks of this cook after this one. */
+  after: TaskView[];
+}
+
+/** A clock that runs: a task that minds itself, or a pot that cools. */
+export interface RunningTimer {
+  id: string;
+  /** Spoken and shown: what it is, in few words. */
+  name: string;
+  kind: Kind;
+  cook?: string;
+  leftMin: number;
+  cue?: string;
+  /** A limit of the food's, not a task's end. */
+  limit: boolean;
+}
+
+const isOpen = (t: TaskView): boolean => t.log === undefined;
+const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
+
+/** Minutes a started task still has, from its start on the clock; all of it for one that has not begun. */
+export const leftOf = (t: TaskView, now: Instant): number => {
+  const all = t.handsOnMin + t.waitMin + (t.log?.extraMin ?? 0);
+  return t.log?.startedAt ? all - minutesBetween(t.log.startedAt, now) : all;
+};
+
+/** The first clause of a task's words, without its figures: what a voice can say. */
+export const shortTitle = (title: string): string => title.split(/[.,;:]/)[0]?.trim() ?? title;
+
+/**
+ * Each cook's next task: what is in their hands, then what is up and must be looked at, then the next that may begin.
+ * @param free ids of started tasks whose hands-on part is over sooner than planned: they mind themselves
+ */
+export function cooksNow(view: SessionView, now: Instant, free: ReadonlySet<string> = new Set()): CookNow[] {
+  const closed = new Set(view.tasks.filter(isClosed).map((t) => t.id));
+  const known = new Set(view.tasks.map((t) => t.id));
+  const mayBegin = (t: TaskView): boolean => t.after.every((a) => closed.has(a) || !known.has(a));
+  const first = view.session.cooks[0]?.id;
+  return view.session.cooks.map(({ id, name }): CookNow => {
+    const mine = view.tasks.filter((t) => (t.cookId ?? first) === id);
+    const open = mine.filter(isOpen).toSorted((a, b) => (a.startMin ?? 0) - (b.startMin ?? 0));
+    const running = mine.filter((t) => t.log?.state === 'running');
+    const hands = running.find((t) => !free.has(t.id) && t.log?.startedAt && minutesBetween(t.log.startedAt, now) < t.handsOnMin);
+    const up = running.filter((t) => leftOf(t, now) <= 0).toSorted((a, b) => leftOf(a, now) - leftOf(b, now))[0];
+    const next = open.find(mayBegin);
+    const task = hands ?? up ?? next;
+    if (!task) return { cookId: id, name, after: open };
+    const state = task === hands ? 'running' : task === up ? 'up' : 'next';
+    return {
+      cookId: id,
+      name,
+      task,
+      state,
+      ...(state === 'next' && (task.startMin ?? 0) >= 1 && { inMin: task.startMin ?? 0 }),
+      after: open.filter((t) => t !== task),
+    };
+  });
+}
+
+/** Every clock that runs, the soonest first; what is in a cook's hands is no clock. */
+export function timersNow(view: SessionView, now: Instant): RunningTimer[] {
+  const kindOf = (batchId: string | undefined): Kind => view.batches.find((b) => b.batch.id === batchId)?.revision.kind ?? 'meal';
+  const dishOf = (batchId: string | undefined): string => view.batches.find((b) => b.batch.id === batchId)?.revision.name ?? '';
+  const cookOf = (id: string | undefined): string | undefined => view.session.cooks.find((c) => c.id === id)?.name;
+  const tasks = view.tasks
+    .filter((t) => t.log?.state === 'running' && t.waitMin > 0)
+    .map((t): RunningTimer => {
+      const cook = cookOf(t.cookId);
+      return {
+        id: t.id,
+        name: `${dishOf(t.batchIds[0])}: ${shortTitle(t.title).toLowerCase()}`,
+        kind: kindOf(t.batchIds[0]),
+        leftMin: leftOf(t, now),
+        limit: false,
+        ...(cook && { cook }),
+        ...(t.cue && { cue: t.cue }),
+      };
+    });
+  const cooling = view.cooling
+    .filter((c) => c.stage !== 'over')
+    .map((c): RunningTimer => ({
+      id: `cool:${c.batchId}:${c.stage}`,
+      name: `${c.name}: under ${c.stage === 'to21' ? 21 : 5} °C`,
+      kind: kindOf(c.batchId),
+      leftMin: minutesBetween(now, c.stage === 'to21' ? c.under21By : c.under5By),
+      limit: true,
+    }));
+  return [...tasks, ...cooling].toSorted((a, b) => a.leftMin - b.leftMin);
+}
+
+/** Minutes before a limit of the food's at which it is said aloud: time enough to act. */
+const warnMin = 20;
+
+/** What rings now: clocks that are up, limits that come near. */
+export const alarmsOf = (timers: readonly RunningTimer[]): RunningTimer[] =>
+  timers.filter((t) => (t.limit ? t.leftMin <= warnMin : t.leftMin <= 0));
+
+/** What a voice says of an alarm: whose it is, what it is, what to look for. */
+export const sayAlarm = (t: RunningTimer): string =>
+  t.limit
+    ? `${t.name} in ${Math.max(0, Math.round(t.leftMin))} minutes. Ice, or split it shallow.`
+    : `${t.cook ? `${t.cook}. ` : ''}${t.name}. Look now.${t.cue ? ` Done when ${t.cue}.` : ''}`;

@@ -1,0 +1,138 @@
+import { clockOf, addMinutes, sayMinutes } from '#core/kitchen';
+import { leftOf, shortTitle, type CookNow, type SessionView } from '#core/session';
+import { KindMark } from '../draw/KindMark.tsx';
+import type { TaskActions } from './taskActions.ts';
+import { dishOf, kindOf } from './words.ts';
+
+/** Minutes before the end from which a task is looked at: the condition then stands first. */
+const lookMin = 5;
+
+/** Signs from which a task's words are set smaller, so that the buttons stay in sight. */
+const longTitle = 52;
+
+const needWords: Readonly<Record<string, string>> = {
+  hob: 'hob',
+  oven: 'oven',
+  microwave: 'microwave',
+  blender: 'blender',
+  processor: 'processor',
+};
+
+/** One cook's place at the worktop: first the condition, then the task, then its figures; Done under the thumb. */
+export function Bench({
+  view,
+  cook,
+  now,
+  zone,
+  others,
+  actions,
+  onFree,
+}: {
+  view: SessionView;
+  cook: CookNow;
+  now: string;
+  zone: string;
+  others: readonly { id: string; name: string }[];
+  actions: TaskActions;
+  onFree: (taskId: string) => void;
+}) {
+  const { task, state } = cook;
+  if (!task)
+    return (
+      <section className="bench" aria-label={cook.name}>
+        <header>
+          <b>{cook.name}</b>
+          <span>{cook.after.length > 0 ? `${cook.after.length} to come` : 'nothing left'}</span>
+        </header>
+        <h2>{cook.after.length > 0 ? 'Nothing to do just now' : 'All done'}</h2>
+        <p className="benchtext">
+          {cook.after[0]
+            ? `Next: ${shortTitle(cook.after[0].title)}, once what comes before it is done.`
+            : 'Sit down, or weigh the pots and pack.'}
+        </p>
+      </section>
+    );
+  const left = leftOf(task, now);
+  const running = state !== 'next';
+  const look = running && (state === 'up' || left <= lookMin);
+  const [next] = cook.after;
+  const figures: readonly (readonly [label: string, value: string, unit: string])[] = [
+    ...(running ? [[state === 'up' ? 'time is up' : 'left', state === 'up' ? 'look' : sayMinutes(Math.max(1, left)), ''] as const] : []),
+    ...(!running ? [['of hands', sayMinutes(task.handsOnMin), ''] as const] : []),
+    ...(!running && task.waitMin > 0 ? [['then by itself', sayMinutes(task.waitMin), ''] as const] : []),
+    ...task.needs.slice(0, 1).map((n) => [needWords[n.kind] ?? n.kind, n.tempC ? String(n.tempC) : '1', n.tempC ? '°C' : ''] as const),
+    ...(cook.inMin !== undefined ? [['may begin at', clockOf(addMinutes(now, cook.inMin), zone), ''] as const] : []),
+  ];
+  return (
+    <section className="bench" aria-label={cook.name}>
+      <header>
+        <b>{cook.name}</b>
+        <span className="row" style={{ gap: 8 }}>
+          <KindMark kind={kindOf(view, task)} size={22} /> {dishOf(view, task)}
+        </span>
+      </header>
+      {look && task.cue && (
+        <p className="benchfirst">
+          <b>First:</b> {task.cue}?
+        </p>
+      )}
+      <h2 className={task.title.length > longTitle ? 'long' : undefined}>{task.title}</h2>
+      {task.detail && <p className="benchtext">{task.detail}</p>}
+      {!look && task.cue && (
+        <p className="benchtext">
+          Done when: <b>{task.cue}</b>.
+        </p>
+      )}
+      <dl className="benchfigures">
+        {figures.slice(0, 3).map(([label, value, unit]) => (
+          <div key={label}>
+            <dt>{label}</dt>
+            <dd>
+              {value}
+              {unit && <span>{unit}</span>}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {next && <p className="benchnext">Then: {shortTitle(next.title)}.</p>}
+      <div className="benchacts">
+        {!running && task.waitMin > 0 ? (
+          <button type="button" className="btn l main" onClick={() => actions.start(task, cook.cookId)}>
+            Start
+          </button>
+        ) : (
+          <button type="button" className="btn l main" onClick={() => actions.done(task)}>
+            Done
+          </button>
+        )}
+        {running ? (
+          <button type="button" className="btn l o" onClick={() => actions.more(task)}>
+            5 more min
+          </button>
+        ) : (
+          <button
+            type="button"
+            className="btn l o"
+            onClick={() => (task.waitMin > 0 ? actions.done(task) : actions.start(task, cook.cookId))}
+          >
+            {task.waitMin > 0 ? 'Already done' : 'Start the clock'}
+          </button>
+        )}
+        {others.map((o) => (
+          <button type="button" className="btn l o" key={o.id} onClick={() => actions.handOver(task, o)}>
+            To {o.name}
+          </button>
+        ))}
+        {state === 'running' && task.waitMin > 0 ? (
+          <button type="button" className="btn l o" onClick={() => onFree(task.id)}>
+            It minds itself
+          </button>
+        ) : (
+          <button type="button" className="btn l o" onClick={() => actions.skip(task)}>
+            Skip
+          </button>
+        )}
+      </div>
+    </section>
+  );
+}

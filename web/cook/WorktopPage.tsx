@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { addMinutes, clockOf, sayMinutes } from '#core/kitchen';
+import { cooksNow, timersNow } from '#core/session';
+import { useFrameQuery, useSessionQuery } from '../app/api.ts';
+import { useNow } from '../app/clock.ts';
+import { ToastBar } from '../app/ToastBar.tsx';
+import { Waiting } from '../app/ui.tsx';
+import { useWakeLock } from '../app/useWakeLock.ts';
+import { KindMark } from '../draw/KindMark.tsx';
+import { Bench } from './Bench.tsx';
+import './worktop.css';
+import { useAlarms } from './useAlarms.ts';
+import { usePending, useTaskActions, withPending } from './taskActions.ts';
+
+/** Benches that fit side by side at arm's length. */
+const side = 2;
+/** Clocks that can be read from two metres on one row. */
+const clocksShown = 3;
+
+/** The worktop: two cooks side by side at arm's length, every running clock readable from two metres and spoken by name. */
+export function WorktopPage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useSessionQuery(id, { pollingInterval: 20_000 });
+  const frame = useFrameQuery(undefined, { pollingInterval: 30_000 }).data;
+  const now = useNow(1000);
+  const pending = usePending(id);
+  const actions = useTaskActions(id, now);
+  const [free, setFree] = useState<ReadonlySet<string>>(new Set());
+  const view = data && withPending(data, pending, now);
+  const timers = view ? timersNow(view, now) : [];
+  const alarms = useAlarms(timers);
+  const awake = useWakeLock(true);
+  if (!view || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
+  const zone = frame.household.timeZone;
+  const cooks = cooksNow(view, now, free);
+  // at the worktop stand those who have something in hand first
+  const shown =
+    cooks.length <= side ? cooks : cooks.toSorted((a, b) => Number(b.task !== undefined) - Number(a.task !== undefined)).slice(0, side);
+  const doneAt = view.schedule ? clockOf(addMinutes(now, view.schedule.makespanMin), zone) : undefined;
+  return (
+    <div className="worktop">
+      <h1 className="sr">Worktop: {view.session.name}</h1>
+      <main className="benches" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
+        {shown.map((cook) => (
+          <Bench
+            key={cook.cookId}
+            view={view}
+            cook={cook}
+            now={now}
+            zone={zone}
+            others={view.session.cooks.filter((c) => c.id !== cook.cookId).slice(0, 1)}
+            actions={actions}
+            onFree={(taskId) => setFree(new Set([...free, taskId]))}
+          />
+        ))}
+      </main>
+      <footer className="clocks" aria-label="Running clocks">
+        <ul>
+          {timers.slice(0, clocksShown).map((t) => {
+            const up = t.limit ? t.leftMin <= 0 : t.leftMin <= 0;
+            return (
+              <li key={t.id} className={up ? 'up' : undefined}>
+                <div>
+                  <KindMark kind={t.kind} size={24} color="currentColor" /> {t.name}
+                </div>
+                <b>{up ? (t.limit ? 'past' : 'look') : sayMinutes(Math.max(1, t.leftMin))}</b>
+              </li>
+            );
+          })}
+          {timers.length > clocksShown && (
+            <li>
+              <div>and {timers.length - clocksShown} more</div>
+              <b>{sayMinutes(Math.max(1, timers[clocksShown]?.leftMin ?? 0))}</b>
+            </li>
+          )}
+          {doneAt && (
+            <li>
+              <div>done about</div>
+              <b>{doneAt}</b>
+            </li>
+          )}
+        </ul>
+        <div className="clockacts">
+          {alarms.ringing && (
+            <button type="button" className="main" onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
+              Quiet the alarm: {alarms.ringing.name}
+            </button>
+          )}
+          {(!alarms.ringing || !alarms.sound) && (
+            <button
+              type="button"
+              className={alarms.sound || alarms.ringing ? undefined : 'main'}
+              aria-pressed={alarms.sound}
+              onClick={() => alarms.setSound(!alarms.sound)}
+            >
+              {alarms.sound ? 'Alarms are on' : 'Turn alarms on'}
+            </button>
+          )}
+          <Link to={`/pack/${id}`}>Weigh and pack</Link>
+          <Link to={`/cook/${id}`}>Leave the worktop</Link>
+        </div>
+        {awake === 'notHere' && <p>This browser lets the screen sleep: set the tablet to stay on while you cook.</p>}
+      </footer>
+      <ToastBar />
+    </div>
+  );
+}
