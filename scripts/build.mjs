@@ -8,7 +8,7 @@ const root = path.resolve(import.meta.dirname, '..');
 
 export async function buildServer() {
   await bundle({
-    entryPoints: [path.join(root, 'server/main.ts')],
+    entryPoints: [path.join(root, 'server/main.ts'), path.join(root, 'server/files/job.ts')],
     bundle: true,
     splitting: true,
     platform: 'node',
@@ -18,7 +18,7 @@ export async function buildServer() {
     sourcemap: true,
     logLevel: 'warning',
     // native, or reads its own data files
-    external: ['better-sqlite3', 'pino', 'pino-http', 'pdfkit'],
+    external: ['better-sqlite3', 'pino', 'pino-http', 'pdfkit', 'yazl', 'yauzl'],
     banner: { js: "import{createRequire as __cr}from'node:module';const require=__cr(import.meta.url);" },
   });
   cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/migrations'), { recursive: true });

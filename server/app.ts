@@ -10,6 +10,7 @@ import { instantSchema } from '#core/contract';
 import { guard } from './access/guard.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
+import { fileRoutes } from './files/index.ts';
 import { HttpRefusal, type Context } from './http.ts';
 import { kitchenRoutes } from './kitchen/routes.ts';
 import { packRoutes } from './pack/routes.ts';
@@ -109,7 +110,8 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
       res.json({ now: ctx.clock.now() });
     });
   }
-  for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, packRoutes, storeRoutes, eatRoutes]) app.use('/api', routes(ctx));
+  for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, packRoutes, storeRoutes, eatRoutes, fileRoutes])
+    app.use('/api', routes(ctx));
   app.use(
     '/api',
     (req, res) =>

@@ -1,11 +1,18 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { Refusal } from '#core/contract';
 import type { Clock } from './clock/index.ts';
-import type { Db } from './db/index.ts';
+import type { Db, OpenDb } from './db/index.ts';
+import type { Jobs } from './files/jobs.ts';
 
 /** What every route is given. */
 export interface Context {
+  /** The household's database; another one after a restore, so it is never kept in a variable. */
   db: Db;
+  open: OpenDb;
+  dbFile: string;
+  /** Where the household's files stand: copies, what is being restored. */
+  folder: string;
+  jobs: Jobs;
   clock: Clock;
   migrationsFolder: string;
 }

@@ -6,11 +6,26 @@ import { makeClock } from './clock/index.ts';
 import { allDocuments, loadReference, openDb } from './db/index.ts';
 import { ensureProjection } from './events/index.ts';
 import { dataFolder } from './folder.ts';
+import { dailyCopy } from './files/index.ts';
+import { Jobs } from './files/jobs.ts';
+import type { Context } from './http.ts';
 import { listen } from './listen.ts';
 
 const here = import.meta.dirname;
 const firstThat = (...folders: string[]): string => folders.find((f) => existsSync(f)) ?? folders[0] ?? here;
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
+
+/** Long enough after the start to be in nobody's way; then looked at again each hour. */
+const firstCopyMs = 3 * 60_000;
+const copyCheckMs = 60 * 60_000;
+
+/** A copy each day, made beside the work. */
+function keepCopies(ctx: Context, log: pino.Logger): void {
+  const look = (): void =>
+    void dailyCopy(ctx).catch((error: unknown) => log.error(error, 'the daily copy was not made; it is tried again in an hour'));
+  setTimeout(look, firstCopyMs).unref();
+  setInterval(look, copyCheckMs).unref();
+}
 
 async function main(): Promise<void> {
   const demo = process.env.TAMBO_DEMO === '1';
@@ -33,7 +48,7 @@ async function main(): Promise<void> {
     makeDemo(open.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
   }
 
-  const ctx = { db: open.db, clock, migrationsFolder };
+  const ctx: Context = { db: open.db, open, dbFile: folder.dbFile, folder: folder.folder, jobs: new Jobs(), clock, migrationsFolder };
   const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
   const listening = await listen(app, {
@@ -53,12 +68,15 @@ async function main(): Promise<void> {
   folder.markRunning(address);
   say(`Tambo is ready on ${address}\nStop it with Ctrl-C.`);
 
+  keepCopies(ctx, log);
+
   let stopping = false;
   const stop = (): void => {
     if (stopping) return;
     stopping = true;
     const finish = (): void => {
-      open.close();
+      ctx.jobs.stopAll();
+      ctx.open.close();
       folder.unmark();
       process.exit(0);
     };

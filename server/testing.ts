@@ -6,11 +6,14 @@ import { pino } from 'pino';
 import type { TamboEvent } from '#core/contract';
 import { createApp } from './app.ts';
 import { makeClock, type Clock } from './clock/index.ts';
+import { Jobs } from './files/jobs.ts';
+import type { Context } from './http.ts';
 import { loadReference, openDb, type Db, type OpenDb } from './db/index.ts';
 
 /** A server over a real database in a folder of its own, for tests. */
 export interface TestServer {
   app: Express;
+  ctx: Context;
   db: Db;
   open: OpenDb;
   clock: Clock;
@@ -24,13 +27,16 @@ export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {
   const open = openDb(path.join(folder, 'test.sqlite'), migrationsFolder);
   loadReference(open.db);
   const clock = makeClock({ TAMBO_NOW: now, TAMBO_CLOCK: 'stopped' });
+  const ctx: Context = { db: open.db, open, dbFile: path.join(folder, 'test.sqlite'), folder, jobs: new Jobs(), clock, migrationsFolder };
   return {
-    app: createApp({ db: open.db, clock, migrationsFolder }, { log: pino({ level: 'silent' }) }),
+    app: createApp(ctx, { log: pino({ level: 'silent' }) }),
+    ctx,
     db: open.db,
     open,
     clock,
     close() {
-      open.close();
+      ctx.jobs.stopAll();
+      ctx.open.close();
       rmSync(folder, { recursive: true, force: true });
     },
   };

@@ -4,4 +4,5 @@ export * from './recipe.ts';
 export * from './session.ts';
 export * from './events.ts';
 export * from './writes.ts';
+export { exportJsonSchema, exportSchema } from './export.ts';
 export { refusals } from './refusals.ts';

@@ -1,4 +1,18 @@
-import type { Container, Day, Eater, Equipment, Household, Instant, Kind, Meal, Place, Recipe, Revision, Session } from '#core/contract';
+import type {
+  Container,
+  Day,
+  Eater,
+  Equipment,
+  Household,
+  Instant,
+  Kind,
+  Meal,
+  Place,
+  Recipe,
+  Refusal,
+  Revision,
+  Session,
+} from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import type { AllergenWarning, RecipeDraft, RecipeGap } from '#core/recipe';
@@ -199,4 +213,45 @@ export interface Starter {
 
 export interface HistoryAnswer {
   entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean; subjects: string[] }[];
+}
+
+/** How far a long job has come. */
+export interface JobState {
+  id: string;
+  kind: 'backup' | 'look';
+  state: 'running' | 'done' | 'failed';
+  share: number;
+  says: string;
+  message?: string;
+  refusals?: Refusal[];
+  result?: unknown;
+}
+
+/** A copy of the household in its own folder. */
+export interface BackupFile {
+  name: string;
+  kind: 'daily' | 'hand' | 'before';
+  day: Day;
+  madeAt: Instant;
+  bytes: number;
+}
+
+/** What can be counted in a household, here or in a backup. */
+export interface HouseholdCounts {
+  packs: number;
+  inStore: number;
+  events: number;
+  recipes: number;
+  sessions: number;
+  eaters: number;
+}
+
+/** What putting a backup in place would change. */
+export interface RestoreLook {
+  manifest: { madeAt: Instant; household: string; counts: HouseholdCounts };
+  here: HouseholdCounts & { household: string };
+  onlyHere: number;
+  onlyThere: number;
+  sameHousehold: boolean;
+  leftOut: { table: string; id: string; why: string }[];
 }

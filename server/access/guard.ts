@@ -25,6 +25,8 @@ export const guard: RequestHandler = (req, res, next) => {
     if (name !== host && !(ownHosts.has(hostName(name)) && process.env.TAMBO_DEV === '1'))
       return refuse(403, 'Writes come from this household’s own pages only.', host, origin);
   }
+  // a backup comes as it is; this type too is one that other sites' pages cannot send unasked
+  if (req.method === 'PUT' && req.path === '/api/restore' && req.headers['content-type'] === 'application/octet-stream') return next();
   if (!(req.headers['content-type'] ?? '').startsWith('application/json'))
     return refuse(415, 'Send JSON.', 'content-type: application/json', req.headers['content-type'] ?? 'nothing');
   next();

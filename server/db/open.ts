@@ -14,10 +14,20 @@ export interface OpenDb {
 /**
  * Opens a household's file and brings it to the newest shape.
  * WAL with full sync: a home's log is worth the fraction of a millisecond.
- * @throws when a migration leaves a broken foreign key
+ * @param before looks at a foreign file before anything is done to it
+ * @throws when a migration leaves a broken foreign key, or what `before` throws
  */
-export function openDb(file: string, migrationsFolder: string): OpenDb {
+export function openDb(file: string, migrationsFolder: string, { before }: { before?: (o: Pick<OpenDb, 'sqlite'>) => void } = {}): OpenDb {
   const sqlite = new Database(file);
+  if (before) {
+    sqlite.exec('PRAGMA trusted_schema = OFF');
+    try {
+      before({ sqlite });
+    } catch (error) {
+      sqlite.close();
+      throw error;
+    }
+  }
   if (file !== ':memory:') sqlite.exec('PRAGMA journal_mode = WAL');
   sqlite.exec('PRAGMA synchronous = FULL; PRAGMA busy_timeout = 5000');
   const db = drizzle({ client: sqlite, schema });

@@ -45,6 +45,8 @@ export type ReferenceTable = keyof typeof tables;
 
 /** Brings shipped rows into the database on first start and after an upgrade; user rows and edits are kept. */
 export function loadReference(db: Db): void {
+  // from the first start on: copies and devices know this household by it
+  storeId(db);
   const stored = db.select().from(meta).where(eq(meta.key, 'referenceVersion')).get();
   if (stored?.value === referenceVersion) return;
   db.transaction((tx) => {

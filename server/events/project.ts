@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { EventData, EventOf, TamboEvent } from '#core/contract';
-import { applyEvent, byOrder, effective, foldChanges, statusOf, type PackChanges, type PackState } from '#core/store';
+import { applyEvent, byOrder, effective, foldChanges, statusOf, type PackChanges } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { packsWhere } from './packs.ts';
 
@@ -14,6 +14,21 @@ export type FilledBrief = Pick<
   'code' | 'kind' | 'name' | 'portions' | 'bestBy' | 'containerId' | 'sessionId' | 'recipeId' | 'made'
 >;
 type Last = Pick<TamboEvent, 'instant' | 'device' | 'counter'>;
+
+/** The changing half of a pack, always in the same order, so that what is folded anew is the same to the letter. */
+const changesOf = ({
+  left,
+  filledAt,
+  placeId,
+  zoneId,
+  planned,
+  pulled,
+  fridgeSince,
+  labelled,
+  washed,
+  sums,
+  ended,
+}: PackChanges): PackChanges => ({ left, filledAt, placeId, zoneId, planned, pulled, fridgeSince, labelled, washed, sums, ended });
 
 export const packRow = (packId: string, filledId: string, filled: FilledBrief, changes: PackChanges, last: Last): PackRow => ({
   packId,
@@ -33,23 +48,8 @@ export const packRow = (packId: string, filledId: string, filled: FilledBrief, c
   lastCounter: last.counter,
   madeDay: filled.made.latest,
   filledId,
-  changes,
+  changes: changesOf(changes),
 });
-
-/** The changing half of a whole pack. */
-const changesOf = ({
-  left,
-  filledAt,
-  placeId,
-  zoneId,
-  planned,
-  pulled,
-  fridgeSince,
-  labelled,
-  washed,
-  sums,
-  ended,
-}: PackState): PackChanges => ({ left, filledAt, placeId, zoneId, planned, pulled, fridgeSince, labelled, washed, sums, ended });
 
 /** A stored event as the core knows it. */
 export const eventFrom = (r: Pick<EventRow, 'id' | 'subjects' | 'instant' | 'device' | 'counter' | 'type' | 'data'>): TamboEvent =>
@@ -126,7 +126,7 @@ export function project(db: Db, event: TamboEvent): void {
     const [before] = row ? packsWhere(db, eq(schema.packState.packId, subject)) : [];
     const pack = applyEvent(before, event, subject);
     if (!pack) continue;
-    keep(db, packRow(subject, row?.filledId ?? event.id, pack, changesOf(pack), event));
+    keep(db, packRow(subject, row?.filledId ?? event.id, pack, pack, event));
     if (event.type === 'eaten')
       db.insert(schema.eatenLog)
         .values(eatenRow(subject, pack, event))

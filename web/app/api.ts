@@ -2,6 +2,7 @@ import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/reac
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
+  BackupFile,
   CountAnswer,
   EatAnswer,
   FindEntry,
@@ -57,6 +58,7 @@ export const api = createApi({
     starters: b.query<Starter[], void>({ query: () => '/starters' }),
     pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
+    backups: b.query<{ copies: BackupFile[]; folder: string }, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
     history: b.query<HistoryAnswer, void>({ query: () => '/history?limit=120', providesTags: ['World'] }),
   }),
@@ -80,6 +82,7 @@ export const {
   useStartersQuery,
   usePackQuery,
   useEatQuery,
+  useBackupsQuery,
   useKitchenQuery,
   useHistoryQuery,
 } = api;

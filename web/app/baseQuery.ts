@@ -35,8 +35,11 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
     api.dispatch(offline(undefined));
     return result;
   }
-  const { localAnswer } = await import('./local.ts');
-  const local = await localAnswer(args, state().waiting);
+  // its own part of the app, brought in once the household is kept; before that there is nothing to answer from
+  const local = await import('./local.ts').then(
+    ({ localAnswer }) => localAnswer(args, state().waiting),
+    () => undefined,
+  );
   api.dispatch(offline(local?.at));
   if (!local) return result;
   return 'data' in local

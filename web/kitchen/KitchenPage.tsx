@@ -4,6 +4,7 @@ import { PageHead, Waiting } from '../app/ui.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';
+import { Copies } from './Copies.tsx';
 import { ThisDevice } from './ThisDevice.tsx';
 import { Containers, Places } from './Places.tsx';
 
@@ -13,6 +14,7 @@ const tabs = [
   ['containers', 'Containers'],
   ['places', 'Cold places'],
   ['household', 'Household'],
+  ['data', 'Copies'],
   ['device', 'This device'],
 ] as const;
 
@@ -45,6 +47,7 @@ export function KitchenPage() {
       {tab === 'gear' && <Gear data={data} />}
       {tab === 'containers' && <Containers data={data} />}
       {tab === 'places' && <Places data={data} />}
+      {tab === 'data' && <Copies zone={data.household.timeZone} />}
       {tab === 'device' && <ThisDevice household={data.household} />}
       {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
     </main>

@@ -1,0 +1,106 @@
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream, renameSync, rmSync } from 'node:fs';
+import { once } from 'node:events';
+import { Transform } from 'node:stream';
+import { ZipFile } from 'yazl';
+import { documentById, openDb, storeId, type Db, type OpenDb } from '../db/index.ts';
+import { backupNames, backupVersion, type Counts, type Manifest, type Tell } from './format.ts';
+import { writeExport } from './exportJson.ts';
+
+/** What is in a database, for a look before anything is changed. */
+export function countsOf({ sqlite }: Pick<OpenDb, 'sqlite'>): Counts {
+  const count = (sql: string): number => (sqlite.prepare(`select count(*) as n from ${sql}`).get() as { n: number }).n;
+  return {
+    packs: count("event where type = 'filled'"),
+    inStore: count("pack_state where status <> 'empty'"),
+    events: count('event'),
+    recipes: count('recipe where deleted = 0'),
+    sessions: count('session where deleted = 0'),
+    eaters: count('eater where deleted = 0'),
+  };
+}
+
+export const householdName = (db: Db): string => documentById(db, 'household', 'household')?.name ?? 'Our kitchen';
+
+export const migrationsIn = ({ sqlite }: Pick<OpenDb, 'sqlite'>): number =>
+  (sqlite.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n;
+
+/** Passes bytes on and keeps their sum and digest. */
+function measured() {
+  const hash = createHash('sha256');
+  let bytes = 0;
+  const stream = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      hash.update(chunk);
+      bytes += chunk.length;
+      done(null, chunk);
+    },
+  });
+  return { stream, facts: () => ({ bytes, sha256: hash.copy().digest('hex') }) };
+}
+
+/** Fast before small: the disk is larger than the evening. */
+const compressionLevel = 1;
+
+export interface BackupOptions {
+  dbFile: string;
+  migrationsFolder: string;
+  /** The finished file; it appears under this name only when it is whole. */
+  out: string;
+  now: string;
+}
+
+/**
+ * Backs a household up while it is in use: a copy of the database taken in one piece, the open export made from that copy,
+ * both in one zip with a manifest. Runs beside the server, on a connection of its own.
+ */
+export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupOptions, tell: Tell): Promise<Manifest> {
+  const copy = `${out}.copy.sqlite`;
+  const json = `${out}.export.json`;
+  const part = `${out}.part`;
+  const temporary = [copy, `${copy}-wal`, `${copy}-shm`, json, part];
+  for (const f of temporary) rmSync(f, { force: true });
+  try {
+    tell({ share: 0.02, says: 'Copying the database' });
+    const source = openDb(dbFile, migrationsFolder);
+    source.sqlite.exec(`VACUUM INTO '${copy.replaceAll("'", "''")}'`);
+    source.sqlite.close();
+    tell({ share: 0.25, says: 'Writing the open export' });
+    const db = openDb(copy, migrationsFolder);
+    const facts = {
+      madeAt: now,
+      storeId: storeId(db.db),
+      household: householdName(db.db),
+      migrations: migrationsIn(db),
+      counts: countsOf(db),
+    };
+    await writeExport(db.sqlite, json, facts, (share) => tell({ share: 0.25 + share * 0.25, says: 'Writing the open export' }));
+    db.close();
+
+    const zip = new ZipFile();
+    const written = createWriteStream(part);
+    zip.outputStream.pipe(written);
+    const files: Partial<Manifest['files']> = {};
+    let share = 0.5;
+    for (const [name, file] of [
+      [backupNames.database, copy],
+      [backupNames.export, json],
+    ] as const) {
+      tell({ share, says: 'Packing it into one file' });
+      const { stream, facts: sum } = measured();
+      zip.addReadStream(createReadStream(file, { highWaterMark: 1 << 20 }).pipe(stream), name, { compressionLevel });
+      await once(stream, 'end');
+      files[name] = sum();
+      share += 0.24;
+    }
+    const manifest: Manifest = { format: 'tambo-backup', version: backupVersion, ...facts, files: files as Manifest['files'] };
+    zip.addBuffer(Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), backupNames.manifest);
+    zip.end();
+    await once(written, 'close');
+    renameSync(part, out);
+    tell({ share: 1, says: 'Done' });
+    return manifest;
+  } finally {
+    for (const f of temporary) rmSync(f, { force: true });
+  }
+}

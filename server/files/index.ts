@@ -1,0 +1,1 @@
+export { dailyCopy, fileRoutes } from './routes.ts';

@@ -1,0 +1,90 @@
+import { fork, type ChildProcess } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+import { ulid } from 'ulid';
+import type { Refusal } from '#core/contract';
+import type { JobState } from '#core/session';
+import type { Job, JobMessage } from './job.ts';
+
+const here = import.meta.dirname;
+/** The job's program: beside this file in the sources, in files/ of the built server. */
+const program = [path.join(here, 'files/job.js'), path.join(here, 'job.js'), path.join(here, 'job.ts')].find((f) => existsSync(f)) ?? '';
+
+export class JobFailed extends Error {
+  readonly refusals: Refusal[];
+  constructor(message: string, refusals: Refusal[]) {
+    super(message);
+    this.refusals = refusals;
+  }
+}
+
+interface Running {
+  state: JobState;
+  child: ChildProcess;
+  finished: Promise<unknown>;
+}
+
+/** Finished jobs that can still be asked for. */
+const mostRemembered = 20;
+
+/** Long work in processes of their own, each with progress and an end that can be asked for; all end with the server. */
+export class Jobs {
+  private readonly jobs = new Map<string, Running>();
+
+  start(job: Job): { id: string; finished: Promise<unknown> } {
+    const id = ulid();
+    const child = fork(program, [], {
+      execArgv: program.endsWith('.ts') ? ['--import', 'tsx'] : [],
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    });
+    const state: JobState = { id, kind: job.kind, state: 'running', share: 0, says: 'Starting' };
+    const finished = new Promise<unknown>((resolve, reject) => {
+      const fail = (message: string, refusals: Refusal[] = []): void => {
+        if (state.state !== 'running') return;
+        Object.assign(state, { state: 'failed', message, refusals });
+        reject(new JobFailed(message, refusals));
+      };
+      child.on('message', (m: JobMessage) => {
+        if (m.type === 'progress') Object.assign(state, m.progress);
+        else if (m.type === 'failed') fail(m.message, m.refusals);
+        else {
+          Object.assign(state, { state: 'done', share: 1, says: 'Done', result: m.result });
+          resolve(m.result);
+        }
+      });
+      child.on('error', (e) => fail(`This could not be started: ${e.message}. Nothing was changed.`));
+      child.on('exit', () =>
+        fail(
+          state.says === 'Stopped' ? 'Stopped. Nothing was changed.' : 'This ended before it was finished. Nothing was changed; try again.',
+        ),
+      );
+    });
+    // whoever wants to know asks for the state; a failure is no crash
+    finished.catch(() => undefined);
+    this.jobs.set(id, { state, child, finished });
+    for (const old of [...this.jobs.keys()].slice(0, Math.max(0, this.jobs.size - mostRemembered)))
+      if (this.jobs.get(old)?.state.state !== 'running') this.jobs.delete(old);
+    child.send(job);
+    return { id, finished };
+  }
+
+  stateOf(id: string): JobState | undefined {
+    return this.jobs.get(id)?.state;
+  }
+
+  running(kind: Job['kind']): string | undefined {
+    return [...this.jobs.values()].find((j) => j.state.kind === kind && j.state.state === 'running')?.state.id;
+  }
+
+  cancel(id: string): boolean {
+    const job = this.jobs.get(id);
+    if (job?.state.state !== 'running') return false;
+    job.state.says = 'Stopped';
+    job.child.kill('SIGTERM');
+    return true;
+  }
+
+  stopAll(): void {
+    for (const { child, state } of this.jobs.values()) if (state.state === 'running') child.kill('SIGTERM');
+  }
+}

@@ -1,0 +1,192 @@
+import { rmSync } from 'node:fs';
+import { sql } from 'drizzle-orm';
+import { documentSchemas, documentTables, eventSchema, type Revision } from '#core/contract';
+import { loadReference, openDb, storeId, type OpenDb } from '../db/index.ts';
+import { rebuild } from '../events/index.ts';
+import { countsOf, householdName } from './backup.ts';
+import { BadFile, type Counts, type Manifest, type Tell } from './format.ts';
+import { unpack } from './unpack.ts';
+
+/** What a restore would change, before anything is. */
+export interface Look {
+  manifest: Manifest;
+  here: Counts & { household: string };
+  /** Events here that the backup does not hold: they would be set aside with the copy that is made first. */
+  onlyHere: number;
+  /** Events in the backup that are not here. */
+  onlyThere: number;
+  sameHousehold: boolean;
+  /** Rows that were left out because they do not hold to the contract, if any. */
+  leftOut: { table: string; id: string; why: string }[];
+}
+
+export interface LookOptions {
+  file: string;
+  /** The household as it would be, ready to be put in place. */
+  ready: string;
+  dbFile: string;
+  migrationsFolder: string;
+  migrationsKnown: number;
+}
+
+const kept = 'Nothing was changed here.';
+
+/** A foreign database may hold nothing that acts by itself: tables and indexes of its own only. */
+function onlyTables({ sqlite }: Pick<OpenDb, 'sqlite'>): void {
+  const strange = sqlite
+    .prepare("select type, name, sql from sqlite_master where type not in ('table', 'index') or sql like '%virtual%table%'")
+    .all() as { type: string; name: string }[];
+  const [first] = strange;
+  if (first)
+    throw new BadFile(
+      `This backup holds something that no Tambo writes. ${kept}`,
+      'tables only',
+      `a ${first.type} called ${first.name.slice(0, 40)}`,
+    );
+  const { quick_check: check } = sqlite.prepare('pragma quick_check(1)').get() as { quick_check: string };
+  if (check !== 'ok')
+    throw new BadFile(`The database in this backup is damaged. ${kept} Choose another copy.`, 'a sound database', check.slice(0, 100));
+}
+
+/** Everything a cook said, row by row through the contract into a fresh database; what is derived is worked out anew. */
+function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
+  const leftOut: Look['leftOut'] = [];
+  const all = <T>(query: string): Iterable<T> => from.sqlite.prepare(query).iterate() as Iterable<T>;
+  const leave = (table: string, id: string, why: string): void => {
+    if (leftOut.length < 100) leftOut.push({ table, id: id.slice(0, 60), why: why.slice(0, 160) });
+  };
+  const total = (from.sqlite.prepare('select count(*) as n from event').get() as { n: number }).n;
+  to.sqlite.exec('BEGIN');
+  const copy = (table: string, columns: readonly string[]): void => {
+    const insert = to.sqlite.prepare(
+      `insert or ignore into ${table} (${columns.join(', ')}) values (${columns.map(() => '?').join(', ')})`,
+    );
+    for (const row of all<Record<string, unknown>>(`select ${columns.join(', ')} from ${table} order by rowid`))
+      insert.run(columns.map((c) => row[c]));
+  };
+  for (const table of documentTables) {
+    const insert = to.sqlite.prepare(`insert into ${table} (id, data, deleted, updated_at) values (?, ?, ?, ?)`);
+    for (const r of all<{ id: string; data: string; deleted: number; updated_at: string }>(
+      `select id, data, deleted, updated_at from ${table} order by rowid`,
+    )) {
+      const parsed = documentSchemas[table].safeParse(JSON.parse(r.data));
+      if (!parsed.success) leave(table, r.id, parsed.error.issues[0]?.message ?? 'not readable');
+      else insert.run([r.id, r.data, r.deleted ? 1 : 0, r.updated_at]);
+      if (parsed.success && table === 'recipe_revision')
+        for (const id of new Set((parsed.data as Revision).lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : []))))
+          to.sqlite.prepare('insert or ignore into recipe_ingredient (revision_id, ingredient_id) values (?, ?)').run([r.id, id]);
+    }
+  }
+  const columns = ['id', 'stream', 'type', 'subjects', 'instant', 'device', 'counter', 'version', 'data', 'received_at'] as const;
+  const insertEvent = to.sqlite.prepare(
+    `insert or ignore into event (${columns.join(', ')}) values (${columns.map(() => '?').join(', ')})`,
+  );
+  const insertSubject = to.sqlite.prepare('insert or ignore into event_subject (subject, event_id) values (?, ?)');
+  let n = 0;
+  for (const r of all<Record<(typeof columns)[number], string>>(`select ${columns.join(', ')} from event order by rowid`)) {
+    n += 1;
+    if (n % 5000 === 0) tell({ share: 0.3 + (0.5 * n) / Math.max(1, total), says: 'Reading every entry' });
+    const parsed = eventSchema.safeParse({
+      id: r.id,
+      type: r.type,
+      subjects: JSON.parse(r.subjects) as unknown,
+      instant: r.instant,
+      device: r.device,
+      counter: r.counter,
+      version: r.version,
+      data: JSON.parse(r.data) as unknown,
+    });
+    if (!parsed.success) {
+      leave('event', r.id, parsed.error.issues[0]?.message ?? 'not readable');
+      continue;
+    }
+    insertEvent.run(columns.map((c) => r[c]));
+    for (const subject of new Set(parsed.data.subjects)) insertSubject.run([subject, r.id]);
+  }
+  copy('pack_code', ['code', 'given_to', 'given_at']);
+  copy('change', ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'at', 'device', 'label']);
+  copy('write_answer', ['write_id', 'status', 'body']);
+  const edit = to.sqlite.prepare('update ref_row set edited = ? where table_name = ? and id = ?');
+  for (const r of all<{ edited: string; table_name: string; id: string }>(
+    'select edited, table_name, id from ref_row where edited is not null',
+  ))
+    edit.run([r.edited, r.table_name, r.id]);
+  to.sqlite.prepare("insert or replace into meta (key, value) values ('storeId', ?)").run([JSON.stringify(storeId(from.db))]);
+  to.sqlite.exec('COMMIT');
+  tell({ share: 0.85, says: 'Counting the stock' });
+  rebuild(to);
+  return leftOut;
+}
+
+/** Events in the one that are not in the other. */
+function missingIn(here: OpenDb, otherFile: string): { onlyHere: number; onlyThere: number } {
+  here.sqlite.exec(`ATTACH '${otherFile.replaceAll("'", "''")}' AS other`);
+  const count = (query: string): number => (here.sqlite.prepare(query).get() as { n: number }).n;
+  const out = {
+    onlyHere: count('select count(*) as n from event e where not exists (select 1 from other.event o where o.id = e.id)'),
+    onlyThere: count('select count(*) as n from other.event o where not exists (select 1 from event e where e.id = o.id)'),
+  };
+  here.sqlite.exec('DETACH other');
+  return out;
+}
+
+/**
+ * Unpacks a backup, reads every row of it through the contract into a fresh database, and says what putting it in place would change.
+ * Nothing of the running household is touched; runs beside the server.
+ * @throws BadFile when the file is none of ours, cut off, damaged, newer, or hostile
+ */
+export async function lookAt({ file, ready, dbFile, migrationsFolder, migrationsKnown }: LookOptions, tell: Tell): Promise<Look> {
+  const foreign = `${ready}.foreign.sqlite`;
+  const temporary = [foreign, `${foreign}-wal`, `${foreign}-shm`];
+  for (const f of [...temporary, ready, `${ready}-wal`, `${ready}-shm`]) rmSync(f, { force: true });
+  try {
+    const manifest = await unpack(file, foreign, migrationsKnown, tell);
+    tell({ share: 0.25, says: 'Checking the database' });
+    let from: OpenDb;
+    try {
+      from = openDb(foreign, migrationsFolder, { before: onlyTables });
+    } catch (error) {
+      if (error instanceof BadFile) throw error;
+      throw new BadFile(
+        `The database in this backup cannot be opened. ${kept} Choose another copy.`,
+        'a database of Tambo',
+        error instanceof Error ? error.message.slice(0, 120) : 'something else',
+      );
+    }
+    const to = openDb(ready, migrationsFolder);
+    loadReference(to.db);
+    let leftOut: Look['leftOut'];
+    try {
+      leftOut = bringIn(from, to, tell);
+    } catch (error) {
+      throw new BadFile(
+        `A part of this backup cannot be read. ${kept} Choose another copy.`,
+        'rows that Tambo wrote',
+        error instanceof Error ? error.message.slice(0, 120) : 'something else',
+      );
+    } finally {
+      from.close();
+      to.close();
+    }
+    const here = openDb(dbFile, migrationsFolder);
+    try {
+      const look: Look = {
+        manifest,
+        here: { ...countsOf(here), household: householdName(here.db) },
+        ...missingIn(here, ready),
+        sameHousehold: storeId(here.db) === manifest.storeId,
+        leftOut,
+      };
+      tell({ share: 1, says: 'Ready to look at' });
+      return look;
+    } finally {
+      here.sqlite.close();
+    }
+  } finally {
+    for (const f of temporary) rmSync(f, { force: true });
+  }
+}
+
+/** Steps of the database's shape that this Tambo knows. */
+export const migrationsKnownBy = ({ db }: Pick<OpenDb, 'db'>): number =>
+  db.get<{ n: number }>(sql`select count(*) as n from __drizzle_migrations`).n;

@@ -1,0 +1,176 @@
+import { createWriteStream, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import path from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Router, type Request } from 'express';
+import { ulid } from 'ulid';
+import { z } from 'zod';
+import { exportJsonSchema, refusals } from '#core/contract';
+import { openDb } from '../db/index.ts';
+import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
+import { householdOf } from '../session/index.ts';
+import { copiesFolder, copyName, copyPath, listCopies, tidyCopies } from './copies.ts';
+import { mostUploadBytes } from './format.ts';
+import { JobFailed } from './jobs.ts';
+import { migrationsKnownBy } from './restore.ts';
+
+const restoreFolder = (ctx: Context): string => {
+  const folder = path.join(ctx.folder, 'restore');
+  mkdirSync(folder, { recursive: true });
+  return folder;
+};
+const readyFile = (ctx: Context, id: string): string => path.join(restoreFolder(ctx), `${id}.ready.sqlite`);
+const idPattern = /^[0-9A-HJKMNP-TV-Z]{26}$/;
+
+/** Starts a copy; one that is being made already is joined. */
+export function startBackup(ctx: Context, kind: 'daily' | 'hand' | 'before'): { id: string; name: string; finished: Promise<unknown> } {
+  const now = ctx.clock.now();
+  const name = copyName(kind, now, householdOf(ctx.db).timeZone);
+  const folder = copiesFolder(ctx.folder);
+  const { id, finished } = ctx.jobs.start({
+    kind: 'backup',
+    dbFile: ctx.dbFile,
+    migrationsFolder: ctx.migrationsFolder,
+    out: path.join(folder, name),
+    now,
+  });
+  return { id, name, finished };
+}
+
+/** Makes today's copy unless there is one, and lets go of those no longer kept. */
+export async function dailyCopy(ctx: Context): Promise<string | undefined> {
+  const folder = copiesFolder(ctx.folder);
+  const name = copyName('daily', ctx.clock.now(), householdOf(ctx.db).timeZone);
+  if (existsSync(path.join(folder, name)) || ctx.jobs.running('backup')) return undefined;
+  await startBackup(ctx, 'daily').finished;
+  tidyCopies(folder);
+  return name;
+}
+
+/** Puts a file that came over the wire on the disk, never more than is allowed. */
+async function receive(req: Request, file: string): Promise<void> {
+  let bytes = 0;
+  const limit = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      if (bytes > mostUploadBytes)
+        done(
+          new HttpRefusal(413, 'This file is larger than any backup of Tambo. Nothing was changed.', [
+            { path: 'file', expected: 'at most 1 GB', got: 'more' },
+          ]),
+        );
+      else done(null, chunk);
+    },
+  });
+  try {
+    await pipeline(req, limit, createWriteStream(file));
+  } catch (error) {
+    rmSync(file, { force: true });
+    throw error;
+  }
+}
+
+/** The household that was looked at becomes the one that runs; the one before stands in the copy made first. */
+function putInPlace(ctx: Context, ready: string): void {
+  const aside = `${ctx.dbFile}.aside`;
+  ctx.open.close();
+  for (const end of ['-wal', '-shm']) rmSync(ctx.dbFile + end, { force: true });
+  renameSync(ctx.dbFile, aside);
+  try {
+    renameSync(ready, ctx.dbFile);
+    ctx.open = openDb(ctx.dbFile, ctx.migrationsFolder);
+    rmSync(aside, { force: true });
+  } catch (error) {
+    renameSync(aside, ctx.dbFile);
+    ctx.open = openDb(ctx.dbFile, ctx.migrationsFolder);
+    throw error;
+  } finally {
+    ctx.db = ctx.open.db;
+  }
+}
+
+const takeSchema = z.object({ id: z.string().regex(idPattern) });
+
+/** Copies of the household: made, listed, fetched; one looked at and put in place. Long work has progress and can be stopped. */
+export function fileRoutes(ctx: Context): Router {
+  const r = Router();
+  r.get(
+    '/backups',
+    answer(() => ({ copies: listCopies(copiesFolder(ctx.folder)), folder: copiesFolder(ctx.folder) })),
+  );
+  r.post(
+    '/backup',
+    answer(() => {
+      const { id, name } = startBackup(ctx, 'hand');
+      return { id, name };
+    }),
+  );
+  r.get('/backup/:name', (req, res, next) => {
+    const file = copyPath(copiesFolder(ctx.folder), param(req, 'name'));
+    if (!file || !existsSync(file)) return next(notFound('A copy', param(req, 'name')));
+    res.download(file);
+  });
+  r.get('/export/schema.json', (_req, res) => void res.json(exportJsonSchema()));
+  r.get(
+    '/jobs/:id',
+    answer((req) => {
+      const state = ctx.jobs.stateOf(param(req, 'id'));
+      if (!state) throw notFound('A job', param(req, 'id'));
+      return state;
+    }),
+  );
+  r.post(
+    '/jobs/:id/stop',
+    answer((req) => ({ stopped: ctx.jobs.cancel(param(req, 'id')) })),
+  );
+  r.put('/restore', (req, res, next) => {
+    const id = ulid();
+    const file = path.join(restoreFolder(ctx), `${id}.zip`);
+    receive(req, file).then(() => {
+      const job = ctx.jobs.start({
+        kind: 'look',
+        file,
+        ready: readyFile(ctx, id),
+        dbFile: ctx.dbFile,
+        migrationsFolder: ctx.migrationsFolder,
+        migrationsKnown: migrationsKnownBy(ctx),
+      });
+      const tidy = (): void => rmSync(file, { force: true });
+      job.finished.then(tidy, tidy);
+      res.json({ id, jobId: job.id });
+    }, next);
+  });
+  r.post('/restore/take', (req, res, next) => {
+    const parsed = takeSchema.safeParse(req.body);
+    if (!parsed.success) return next(new HttpRefusal(422, 'Nothing was put in place.', refusals(parsed.error, req.body)));
+    const ready = readyFile(ctx, parsed.data.id);
+    if (!existsSync(ready))
+      return next(new HttpRefusal(404, 'This backup has not been looked at, or was put in place already. Choose the file again.', []));
+    const before = startBackup(ctx, 'before');
+    before.finished
+      .then(() => {
+        putInPlace(ctx, ready);
+        res.json({ before: before.name });
+      })
+      .catch((error: unknown) =>
+        next(
+          error instanceof JobFailed
+            ? new HttpRefusal(
+                500,
+                `The household of now could not be copied first, so nothing was changed. ${error.message}`,
+                error.refusals,
+              )
+            : error,
+        ),
+      );
+  });
+  r.post(
+    '/restore/leave',
+    answer((req) => {
+      const parsed = takeSchema.safeParse(req.body);
+      if (parsed.success) rmSync(readyFile(ctx, parsed.data.id), { force: true });
+      return { left: true };
+    }),
+  );
+  return r;
+}

@@ -1,0 +1,131 @@
+import { createHash } from 'node:crypto';
+import { createWriteStream, statSync } from 'node:fs';
+import { pipeline } from 'node:stream/promises';
+import { Transform, type Readable } from 'node:stream';
+import { open, type Entry, type ZipFile } from 'yauzl';
+import { backupNames, backupVersion, BadFile, manifestSchema, mostDatabaseBytes, type Manifest, type Tell } from './format.ts';
+
+const kept = 'Nothing was changed here.';
+
+const openZip = (file: string): Promise<ZipFile> =>
+  new Promise((resolve, reject) => {
+    open(file, { lazyEntries: true, autoClose: false, strictFileNames: true }, (error, zip) => (error ? reject(error) : resolve(zip)));
+  });
+
+/** The three entries that a backup has, by name; whatever else is in the file is never touched. */
+async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  const wanted = new Set<string>(Object.values(backupNames));
+  const found = new Map<string, Entry>();
+  await new Promise<void>((resolve, reject) => {
+    zip.on('entry', (entry: Entry) => {
+      if (wanted.has(entry.fileName)) found.set(entry.fileName, entry);
+      zip.readEntry();
+    });
+    zip.on('end', resolve);
+    zip.on('error', reject);
+    zip.readEntry();
+  });
+  return found;
+}
+
+const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
+  new Promise((resolve, reject) => {
+    zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream)));
+  });
+
+async function manifestOf(zip: ZipFile, entry: Entry): Promise<Manifest> {
+  if (entry.uncompressedSize > 100_000)
+    throw new BadFile(`This is not a backup of Tambo. ${kept}`, 'a small manifest', `${entry.uncompressedSize} bytes`);
+  const parts: Buffer[] = [];
+  for await (const part of await streamOf(zip, entry)) parts.push(part as Buffer);
+  let value: unknown;
+  try {
+    value = JSON.parse(Buffer.concat(parts).toString('utf8'));
+  } catch {
+    throw new BadFile(`The backup's manifest cannot be read: the file is damaged. ${kept} Choose another copy.`, 'JSON', 'something else');
+  }
+  // said before the rest is looked at: a newer version may have other fields
+  const version = (value as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > backupVersion)
+    throw new BadFile(
+      `This backup was made by a newer Tambo. ${kept} Bring this Tambo up to date, then choose the file again.`,
+      `version ${backupVersion} or older`,
+      `version ${version}`,
+    );
+  const parsed = manifestSchema.safeParse(value);
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0];
+    throw new BadFile(
+      `This is not a backup of Tambo, or it was changed. ${kept}`,
+      `${issue?.path.join('.') ?? 'manifest'}: ${issue?.message ?? ''}`,
+      'another value',
+    );
+  }
+  return parsed.data;
+}
+
+/**
+ * Takes the database out of a backup and checks it against the manifest: size and digest must be what was written.
+ * @throws BadFile when it is no backup, cut off, damaged, newer, or unpacks to more than it says
+ */
+export async function unpack(file: string, databaseOut: string, migrationsKnown: number, tell: Tell): Promise<Manifest> {
+  if (statSync(file).size === 0) throw new BadFile(`This file is empty. ${kept}`, 'a backup', 'nothing');
+  let zip: ZipFile;
+  try {
+    zip = await openZip(file);
+  } catch (error) {
+    throw new BadFile(
+      `This file is cut off, or no backup of Tambo. ${kept} Choose another copy.`,
+      'a whole zip file',
+      error instanceof Error ? error.message.slice(0, 120) : 'something else',
+    );
+  }
+  try {
+    const entries = await entriesOf(zip).catch(() => {
+      throw new BadFile(`This file is damaged. ${kept} Choose another copy.`, 'a list of what is inside', 'a broken one');
+    });
+    const [manifestEntry, databaseEntry] = [entries.get(backupNames.manifest), entries.get(backupNames.database)];
+    if (!manifestEntry || !databaseEntry)
+      throw new BadFile(
+        `This is not a backup of Tambo. ${kept}`,
+        Object.values(backupNames).join(', '),
+        [...entries.keys()].join(', ') || 'none of them',
+      );
+    const manifest = await manifestOf(zip, manifestEntry);
+    if (manifest.migrations > migrationsKnown)
+      throw new BadFile(
+        `This backup was made by a newer Tambo. ${kept} Bring this Tambo up to date, then choose the file again.`,
+        `a database of at most ${migrationsKnown} steps`,
+        `${manifest.migrations} steps`,
+      );
+    const facts = manifest.files[backupNames.database];
+    if (databaseEntry.uncompressedSize !== facts.bytes || facts.bytes > mostDatabaseBytes)
+      throw new BadFile(
+        `This backup is damaged: its database is not as long as it says. ${kept}`,
+        `${facts.bytes} bytes`,
+        `${databaseEntry.uncompressedSize} bytes`,
+      );
+    tell({ share: 0.1, says: 'Unpacking' });
+    const hash = createHash('sha256');
+    const check = new Transform({
+      transform(chunk: Buffer, _encoding, done) {
+        hash.update(chunk);
+        done(null, chunk);
+      },
+    });
+    try {
+      await pipeline(await streamOf(zip, databaseEntry), check, createWriteStream(databaseOut));
+    } catch {
+      throw new BadFile(`This backup is cut off or damaged. ${kept} Choose another copy.`, 'a whole database', 'a part of one');
+    }
+    if (hash.digest('hex') !== facts.sha256)
+      throw new BadFile(
+        `This backup was changed or damaged after it was made. ${kept} Choose another copy.`,
+        `sha256 ${facts.sha256.slice(0, 12)}...`,
+        'another one',
+      );
+    return manifest;
+  } finally {
+    zip.close();
+  }
+}
