@@ -212,7 +212,7 @@ export interface Starter {
 }
 
 export interface HistoryAnswer {
-  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean; subjects: string[] }[];
+  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean; undoneBy?: string; subjects: string[] }[];
 }
 
 /** How far a long job has come. */

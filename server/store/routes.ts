@@ -45,6 +45,8 @@ function history(ctx: Context, limit: number): HistoryAnswer {
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   const events = ctx.db.select().from(schema.event).orderBy(desc(schema.event.instant)).limit(limit).all().map(eventFrom);
   const gone = undoneIds(events.toSorted(byOrder));
+  // the undo that counts: undoing it brings its target back
+  const undoOf = new Map(events.flatMap((e) => (e.type === 'undone' && !gone.has(e.id) ? [[e.data.eventId, e.id] as const] : [])));
   const packName = new Map(
     ctx.db
       .select({ id: schema.packState.packId, name: schema.packState.name })
@@ -68,6 +70,7 @@ function history(ctx: Context, limit: number): HistoryAnswer {
       says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`,
       type: 'event' as const,
       undone: gone.has(e.id),
+      ...(undoOf.has(e.id) && { undoneBy: undoOf.get(e.id) ?? '' }),
       subjects: e.subjects,
     }));
   const writes = new Map<string, HistoryAnswer['entries'][number]>();

@@ -60,7 +60,7 @@ export const api = createApi({
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
     backups: b.query<{ copies: BackupFile[]; folder: string }, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
-    history: b.query<HistoryAnswer, void>({ query: () => '/history?limit=120', providesTags: ['World'] }),
+    history: b.query<HistoryAnswer, number>({ query: (limit) => `/history?limit=${limit}`, providesTags: ['World'] }),
   }),
 });
 

@@ -200,7 +200,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                   ))}
                 </select>
               </div>
-              <Field label="Who cooks" unit="names, with commas" value={cooks} onChange={setCooks} />
+              <Field label="Who cooks" unit="with commas" value={cooks} onChange={setCooks} />
             </div>
           </section>
           <section className="card" aria-label="Dishes">

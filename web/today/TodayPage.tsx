@@ -34,13 +34,15 @@ export function TodayPage() {
         <div>
           <h1 style={{ fontSize: 36 }}>{sayLongDay(data.today)}</h1>
           <p className="lead">{lead}</p>
-          {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
         </div>
-        {!view.tonight.logged && names.length > 0 && !asks && (
-          <Link className="btn" to="/eat?log=tonight">
-            Log tonight’s dinner
-          </Link>
-        )}
+        <div className="acts">
+          {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
+          {!view.tonight.logged && names.length > 0 && !asks && (
+            <Link className="btn" to="/eat?log=tonight">
+              Log tonight’s dinner
+            </Link>
+          )}
+        </div>
       </div>
       {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
       {data.demoOld && (
