@@ -1,5 +1,5 @@
 import { IconDots, IconSearch } from '@tabler/icons-react';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, Outlet, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
 import { useFrameQuery } from './api.ts';
@@ -12,9 +12,13 @@ import { useAppSelector } from './store.ts';
 import { ToastBar } from './ToastBar.tsx';
 import { useKeys } from './useKeys.ts';
 
-const Finder = lazy(() => import('./Finder.tsx'));
+const bringFinder = () => import('./Finder.tsx');
+const Finder = lazy(bringFinder);
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
 const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
+
+/** Quiet time after the first page stands. */
+const finderAfterMs = 1500;
 
 type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
@@ -81,7 +85,12 @@ export function Frame() {
     if (last) void undo(last);
   }, [last, undo]);
   const singleKeys = data?.household.singleKeys ?? true;
-  useKeys({ singleKeys, onFind, onSheet, onUndo });
+  useKeys({ singleKeys, busy: open !== undefined, onFind, onSheet, onUndo });
+  useEffect(() => {
+    // at hand before it is asked for, so that the first letters typed are not lost
+    const timer = setTimeout(() => void bringFinder().catch(() => undefined), finderAfterMs);
+    return () => clearTimeout(timer);
+  }, []);
   const close = useCallback(() => setOpen(undefined), []);
   return (
     <div className="frame">

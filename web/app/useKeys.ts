@@ -4,6 +4,8 @@ import { stations } from './stations.ts';
 
 interface Keys {
   singleKeys: boolean;
+  /** A sheet is open or about to be. */
+  busy: boolean;
   onFind: (byCode: boolean) => void;
   onSheet: () => void;
   onUndo: () => void;
@@ -22,7 +24,7 @@ const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
 /** The keys of the whole app; single letters can be switched off (WCAG 2.1.4) and never act inside a field or a dialogue. */
-export function useKeys({ singleKeys, onFind, onSheet, onUndo }: Keys): void {
+export function useKeys({ singleKeys, busy, onFind, onSheet, onUndo }: Keys): void {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   useEffect(() => {
@@ -32,7 +34,7 @@ export function useKeys({ singleKeys, onFind, onSheet, onUndo }: Keys): void {
         onFind(false);
         return;
       }
-      if (e.ctrlKey || e.metaKey || e.altKey || e.repeat || typing(e.target) || document.querySelector('[role=dialog]')) return;
+      if (e.ctrlKey || e.metaKey || e.altKey || e.repeat || busy || typing(e.target) || document.querySelector('[role=dialog]')) return;
       if (e.key === '?') return onSheet();
       if (!singleKeys) return;
       const station = stations[Number(e.key) - 1];
@@ -47,5 +49,5 @@ export function useKeys({ singleKeys, onFind, onSheet, onUndo }: Keys): void {
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [singleKeys, onFind, onSheet, onUndo, navigate, pathname]);
+  }, [singleKeys, busy, onFind, onSheet, onUndo, navigate, pathname]);
 }

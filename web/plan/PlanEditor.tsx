@@ -309,6 +309,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                     <button
                       type="button"
                       className="btn o s"
+                      aria-label={`Add ${r.recipe.name}`}
                       onClick={() =>
                         setPicks([
                           ...picks,
