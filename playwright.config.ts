@@ -8,7 +8,8 @@ const executablePath = [process.env.TAMBO_CHROMIUM, '/usr/bin/chromium', '/usr/b
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],

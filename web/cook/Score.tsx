@@ -65,7 +65,7 @@ export function Score({ view, at }: { view: SessionView; at: (min: number) => st
   const kind = (t: TaskView): string => view.batches.find((b) => b.batch.id === t.batchIds[0])?.revision.kind ?? 'meal';
   const hours = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i * 60);
   return (
-    <section className="card noprint" aria-label="Score of the session" style={{ overflowX: 'auto' }}>
+    <section className="card noprint" aria-label="Score of the session" tabIndex={0} style={{ overflowX: 'auto' }}>
       <svg
         viewBox={`0 0 ${w} ${y + 4}`}
         width="100%"
