@@ -15,6 +15,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 20_000,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     launchOptions: { ...(executablePath && { executablePath }), args: chromiumArgs },

@@ -131,6 +131,10 @@ test('Cook: a clock runs on, is given more time, and says when it is up', async 
   await moveClock(server, '2026-11-28T09:00:00.000Z');
   await page.goto(`${server.address}/cook/${id}`);
   const now = page.getByRole('region', { name: 'Do now' });
+  // each device shows whose it is
+  await page.getByRole('button', { name: 'Neighbour' }).click();
+  await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeHidden();
+  await page.getByRole('button', { name: 'Joaquim' }).click();
   await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeVisible();
   await now.getByRole('button', { name: 'Start', exact: true }).click();
   await settled(page);

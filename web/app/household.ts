@@ -40,8 +40,6 @@ async function keep(): Promise<void> {
     await tx.done;
     sentSince = sentSince.filter((w) => !before.includes(w.seq));
     await stockCodes(storeId);
-    // where no service worker may keep the app, this part of it is at least in the page
-    await import('./local.ts');
     // lists that are looked at without a connection, kept by the service worker as they come
     await Promise.all(['/api/recipes', '/api/find'].map((path) => fetch(path)));
   } catch {

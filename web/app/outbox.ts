@@ -18,6 +18,8 @@ let memorySeq = 1_000_000;
 const answered = new Set<number>();
 
 const mostEvents = 200;
+/** Quiet time after the first page stands. */
+const localAfterMs = 2500;
 
 interface Answered {
   gone: number[];
@@ -159,6 +161,8 @@ export function startOutbox(appStore: AppStore): void {
     void flush();
     keepSoon();
   })();
+  // where no service worker may keep the app, the part that answers without a connection is at least in the page
+  setTimeout(() => void import('./local.ts').catch(() => undefined), localAfterMs);
   const again = (): void => {
     retryMs = 1000;
     void flush();

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { addMinutes, clockOf, countOf, minutesBetween, sayMinutes, sayWeekday } from '#core/kitchen';
+import { addMinutes, clockOf, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
-import type { TaskView } from '#core/session';
+import { cooksNow, type TaskView } from '#core/session';
 import { useFrameQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
 import { useNow } from '../app/clock.ts';
 import { Cautions, Empty, PageHead, Waiting } from '../app/ui.tsx';
@@ -10,7 +10,8 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Score } from './Score.tsx';
 import { kindOf, dishOf, clockPlus } from './words.ts';
-import { usePending, useTaskActions } from './taskActions.ts';
+import { usePending, useTaskActions, withPending } from './taskActions.ts';
+import { useOwnCook } from './useOwnCook.ts';
 import { NowCard } from './NowCard.tsx';
 import { Timers } from './Timers.tsx';
 
@@ -24,19 +25,19 @@ export function CookPage() {
   const pending = usePending(id);
   const actions = useTaskActions(id, now);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
+  const [me, setMe] = useOwnCook(id);
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const stateOf = (t: TaskView): string | undefined => pending.get(t.id) ?? t.log?.state;
-  const closed = data.tasks.filter((t) => ['done', 'skipped'].includes(stateOf(t) ?? ''));
-  const running = data.tasks.filter((t) => stateOf(t) === 'running');
-  const open = data.tasks.filter((t) => !stateOf(t));
+  const view = withPending(data, pending, now);
+  const stateOf = (t: TaskView): string | undefined => t.log?.state;
+  const closed = view.tasks.filter((t) => ['done', 'skipped'].includes(stateOf(t) ?? ''));
+  const running = view.tasks.filter((t) => stateOf(t) === 'running');
+  const open = view.tasks.filter((t) => !stateOf(t));
   const closedIds = new Set(closed.map((t) => t.id));
-  const ready = open.filter((t) => t.after.every((a) => closedIds.has(a) || !data.tasks.some((x) => x.id === a)));
-  const hands = running.find(
-    (t) => !free.has(t.id) && t.log?.startedAt !== undefined && minutesBetween(t.log.startedAt, now) < t.handsOnMin,
-  );
-  const current = hands ?? ready[0] ?? running[0];
+  const cooks = cooksNow(view, now, free);
+  const mine = cooks.find((c) => c.cookId === me) ?? cooks[0];
+  const current = mine?.task;
   const makespan = data.schedule?.makespanMin ?? 0;
   const begun = closed.length + running.length > 0;
   const startsAt = begun ? now : undefined;
@@ -74,6 +75,15 @@ export function CookPage() {
           </Link>
         )}
       </PageHead>
+      {cooks.length > 1 && data.tasks.length > 0 && (
+        <div className="chips noprint" role="group" aria-label="Whose tasks" style={{ marginBottom: 14 }}>
+          {cooks.map((c) => (
+            <button type="button" key={c.cookId} className="chip" aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
+              {c.name}
+            </button>
+          ))}
+        </div>
+      )}
       {data.scheduleError && (
         <p className="note bad" role="alert">
           {data.scheduleError}
@@ -88,21 +98,24 @@ export function CookPage() {
       ) : (
         <div className="stack">
           <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.45fr) minmax(0,1fr)', alignItems: 'start' }}>
-            {current ? (
+            {current && mine ? (
               <NowCard
-                view={data}
-                task={{
-                  ...current,
-                  ...(stateOf(current) === 'running' && !current.log
-                    ? { log: { state: 'running' as const, extraMin: 0, startedAt: now } }
-                    : {}),
-                }}
+                view={view}
+                task={current}
                 now={now}
                 actions={actions}
+                cookId={mine.cookId}
                 onFree={
-                  current === hands && current.waitMin > 0 && ready.length > 0 ? () => setFree(new Set([...free, current.id])) : undefined
+                  mine.state === 'running' && current.waitMin > 0 && mine.after.length > 0
+                    ? () => setFree(new Set([...free, current.id]))
+                    : undefined
                 }
               />
+            ) : open.length + running.length > 0 ? (
+              <section className="card">
+                <h2>Nothing for {mine?.name ?? 'you'} just now</h2>
+                <p>The next task begins once what comes before it is done. Look at the clocks, or help at the other bench.</p>
+              </section>
             ) : (
               <section className="card">
                 <h2>All done</h2>
@@ -115,20 +128,17 @@ export function CookPage() {
               </section>
             )}
             <div className="stack">
-              <Timers view={data} running={running.filter((t) => t !== current || t.waitMin > 0)} now={now} zone={zone} actions={actions} />
+              <Timers view={view} running={running.filter((t) => t !== current || t.waitMin > 0)} now={now} zone={zone} actions={actions} />
               <section className="card" aria-label="Next">
                 <h2>Next</h2>
                 <ul className="rows">
-                  {open
-                    .filter((t) => t !== current)
-                    .slice(0, 4)
-                    .map((t) => (
-                      <li key={t.id} style={{ padding: '7px 0' }}>
-                        <KindMark kind={kindOf(data, t)} size={20} />
-                        <div className="grow">{t.title}</div>
-                        <span className="quiet">{sayMinutes(t.handsOnMin)}</span>
-                      </li>
-                    ))}
+                  {(cooks.length > 1 ? (mine?.after ?? []) : open.filter((t) => t !== current)).slice(0, 4).map((t) => (
+                    <li key={t.id} style={{ padding: '7px 0' }}>
+                      <KindMark kind={kindOf(view, t)} size={20} />
+                      <div className="grow">{t.title}</div>
+                      <span className="quiet">{sayMinutes(t.handsOnMin)}</span>
+                    </li>
+                  ))}
                 </ul>
               </section>
             </div>
@@ -137,7 +147,7 @@ export function CookPage() {
           <section className="card" aria-label="All tasks">
             <h2>In order</h2>
             <ol className="rows" style={{ columns: '2 420px', columnGap: 32 }}>
-              {data.tasks.map((t, i) => {
+              {view.tasks.map((t, i) => {
                 const s = stateOf(t);
                 return (
                   <li key={t.id} style={{ breakInside: 'avoid', ...(s === 'done' || s === 'skipped' ? { color: 'var(--quiet)' } : {}) }}>

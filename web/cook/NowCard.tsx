@@ -13,12 +13,15 @@ export function NowCard({
   task,
   now,
   actions,
+  cookId,
   onFree,
 }: {
   view: SessionView;
   task: TaskView;
   now: string;
   actions: ReturnType<typeof useTaskActions>;
+  /** Whose it becomes when it is started. */
+  cookId: string;
   /** Hands are free again, the rest minds itself; absent when nothing is left to mind. */
   onFree?: (() => void) | undefined;
 }) {
@@ -56,7 +59,7 @@ export function NowCard({
       )}
       <div className="row wrap" style={{ marginTop: 14 }}>
         {!running && task.waitMin > 0 && (
-          <button type="button" className="btn l" onClick={() => actions.start(task)}>
+          <button type="button" className="btn l" onClick={() => actions.start(task, cookId)}>
             Start
           </button>
         )}
@@ -66,7 +69,7 @@ export function NowCard({
           </button>
         )}
         {!running && task.waitMin === 0 && (
-          <button type="button" className="btn l o" onClick={() => actions.start(task)}>
+          <button type="button" className="btn l o" onClick={() => actions.start(task, cookId)}>
             Start the clock
           </button>
         )}
