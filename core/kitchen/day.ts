@@ -23,13 +23,29 @@ const longMonths = [
 export type Weekday = (typeof weekdays)[number];
 
 const msPerDay = 86_400_000;
+/** Days are counted and written over and over on the same few years: each is worked out once. */
+const mostRemembered = 20_000;
+const numbers = new Map<Day, number>();
+const days = new Map<number, Day>();
+
+function remember<K, V>(map: Map<K, V>, key: K, make: (key: K) => V): V {
+  const known = map.get(key);
+  if (known !== undefined) return known;
+  if (map.size >= mostRemembered) map.clear();
+  const made = make(key);
+  map.set(key, made);
+  return made;
+}
+
 /** Days since 1970-01-01; a day has no zone, so this is plain counting. */
-const epochDay = (day: Day): number => Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / msPerDay;
+const epochDay = (day: Day): number =>
+  remember(numbers, day, (d) => Date.UTC(Number(d.slice(0, 4)), Number(d.slice(5, 7)) - 1, Number(d.slice(8, 10))) / msPerDay);
+const dayAt = (n: number): Day => remember(days, n, (x) => new Date(x * msPerDay).toISOString().slice(0, 10));
 
 const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
 
 /** The day some days later (or earlier). */
-export const addDays = (day: Day, days: number): Day => new Date((epochDay(day) + days) * msPerDay).toISOString().slice(0, 10);
+export const addDays = (day: Day, n: number): Day => dayAt(epochDay(day) + n);
 /** The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb. */
 export const addMonths = (day: Day, months: number): Day => plain(day).add({ months }, { overflow: 'constrain' }).toString();
 /** Days from a to b; negative when b is earlier. */

@@ -1,8 +1,8 @@
 import { eq } from 'drizzle-orm';
 import type { EventData, EventOf, TamboEvent } from '#core/contract';
-import { applyEvent, byOrder, effective, foldChanges, statusOf, type PackChanges } from '#core/store';
+import { applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
-import { packsWhere } from './packs.ts';
+import { statements } from './statements.ts';
 
 export type PackRow = typeof schema.packState.$inferInsert;
 export type EatenRow = typeof schema.eatenLog.$inferInsert;
@@ -87,9 +87,6 @@ export const eatenRow = (packId: string, filled: FilledBrief, e: EventOf<'eaten'
   guests: e.data.guests,
 });
 
-const keep = (db: Db, row: PackRow): void =>
-  void db.insert(schema.packState).values(row).onConflictDoUpdate({ target: schema.packState.packId, set: row }).run();
-
 /** Folds a pack anew from all its events: for what came late and for undo. */
 function refold(db: Db, packId: string): void {
   const events = eventsOf(db, packId).sort(byOrder);
@@ -101,18 +98,16 @@ function refold(db: Db, packId: string): void {
     return;
   }
   const { filled, changes } = pack;
-  keep(db, packRow(packId, filled.id, filled.data, changes, last));
-  for (const e of effective(events))
-    if (e.type === 'eaten')
-      db.insert(schema.eatenLog)
-        .values(eatenRow(packId, filled.data, e))
-        .run();
+  const { putPack, addEaten } = statements(db);
+  putPack.run({ ...packRow(packId, filled.id, filled.data, changes, last) });
+  for (const e of effective(events)) if (e.type === 'eaten') addEaten.run({ ...eatenRow(packId, filled.data, e) });
 }
 
 /** Brings the projection up to one new event, in that event's own transaction. */
 export function project(db: Db, event: TamboEvent): void {
+  const { pack: packStatement, putPack, addEaten } = statements(db);
   for (const subject of event.subjects) {
-    const row = db.select().from(schema.packState).where(eq(schema.packState.packId, subject)).get();
+    const row = packStatement.get({ packId: subject });
     if (!row && event.type !== 'filled') {
       if (event.type === 'undone') refold(db, subject);
       continue;
@@ -123,13 +118,10 @@ export function project(db: Db, event: TamboEvent): void {
       refold(db, subject);
       continue;
     }
-    const [before] = row ? packsWhere(db, eq(schema.packState.packId, subject)) : [];
+    const before = row && wholePack(row.filled as EventData<'filled'>, row.changes, subject);
     const pack = applyEvent(before, event, subject);
     if (!pack) continue;
-    keep(db, packRow(subject, row?.filledId ?? event.id, pack, pack, event));
-    if (event.type === 'eaten')
-      db.insert(schema.eatenLog)
-        .values(eatenRow(subject, pack, event))
-        .run();
+    putPack.run({ ...packRow(subject, row?.filledId ?? event.id, pack, pack, event) });
+    if (event.type === 'eaten') addEaten.run({ ...eatenRow(subject, pack, event) });
   }
 }

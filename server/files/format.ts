@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { instantSchema } from '#core/contract';
 
-/** A backup: a zip with the database, the open export beside it, and this manifest last. */
-export const backupNames = { database: 'tambo.sqlite', export: 'export.json', manifest: 'manifest.json' } as const;
+/** A backup: a zip with the database, the open export beside it (both gzipped, which is quicker than the zip's own way), and this manifest last. */
+export const backupNames = { database: 'tambo.sqlite.gz', export: 'export.json.gz', manifest: 'manifest.json' } as const;
 
 /** Raise when an older Tambo could not read what is written. */
 export const backupVersion = 1;
@@ -12,6 +12,7 @@ export const exportVersion = 1;
 export const mostDatabaseBytes = 2 * 2 ** 30;
 export const mostUploadBytes = 2 ** 30;
 
+/** Of the file as it is unpacked. */
 const fileFacts = z.object({ bytes: z.number().int().min(0).max(mostDatabaseBytes), sha256: z.string().regex(/^[0-9a-f]{64}$/) });
 
 export const countsSchema = z.object({

@@ -2,8 +2,9 @@ import { createHash } from 'node:crypto';
 import { createWriteStream, statSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
 import { Transform, type Readable } from 'node:stream';
+import { createGunzip } from 'node:zlib';
 import { open, type Entry, type ZipFile } from 'yauzl';
-import { backupNames, backupVersion, BadFile, manifestSchema, mostDatabaseBytes, type Manifest, type Tell } from './format.ts';
+import { backupNames, backupVersion, BadFile, manifestSchema, type Manifest, type Tell } from './format.ts';
 
 const kept = 'Nothing was changed here.';
 
@@ -99,25 +100,27 @@ export async function unpack(file: string, databaseOut: string, migrationsKnown:
         `${manifest.migrations} steps`,
       );
     const facts = manifest.files[backupNames.database];
-    if (databaseEntry.uncompressedSize !== facts.bytes || facts.bytes > mostDatabaseBytes)
-      throw new BadFile(
-        `This backup is damaged: its database is not as long as it says. ${kept}`,
-        `${facts.bytes} bytes`,
-        `${databaseEntry.uncompressedSize} bytes`,
-      );
     tell({ share: 0.1, says: 'Unpacking' });
     const hash = createHash('sha256');
+    let bytes = 0;
     const check = new Transform({
       transform(chunk: Buffer, _encoding, done) {
+        bytes += chunk.length;
         hash.update(chunk);
-        done(null, chunk);
+        // no more is unpacked than was said: a small file cannot fill the disk
+        if (bytes > facts.bytes)
+          done(new BadFile(`This backup is damaged: its database is longer than it says. ${kept}`, `${facts.bytes} bytes`, 'more'));
+        else done(null, chunk);
       },
     });
     try {
-      await pipeline(await streamOf(zip, databaseEntry), check, createWriteStream(databaseOut));
-    } catch {
+      await pipeline(await streamOf(zip, databaseEntry), createGunzip(), check, createWriteStream(databaseOut));
+    } catch (error) {
+      if (error instanceof BadFile) throw error;
       throw new BadFile(`This backup is cut off or damaged. ${kept} Choose another copy.`, 'a whole database', 'a part of one');
     }
+    if (bytes !== facts.bytes)
+      throw new BadFile(`This backup is damaged: its database is shorter than it says. ${kept}`, `${facts.bytes} bytes`, `${bytes} bytes`);
     if (hash.digest('hex') !== facts.sha256)
       throw new BadFile(
         `This backup was changed or damaged after it was made. ${kept} Choose another copy.`,

@@ -7,7 +7,7 @@ import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
 import { packsWhere } from '../events/index.ts';
-import { keptSince } from './kept.ts';
+import { keptSince, touchedSince } from './kept.ts';
 
 /** What a household is before anybody has said anything. */
 export const newHousehold: Household = {
@@ -75,19 +75,24 @@ export function referenceOf(db: Db): Reference {
   return made;
 }
 
-interface Stock {
-  packs: PackState[];
-  usage: Map<string, ContainerUse>;
+const inStore = inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']);
+
+/** The stock by pack, brought forward by the packs that events spoke of since it was last read. */
+function stockOf(db: Db): ReadonlyMap<string, PackState> {
+  return keptSince<ReadonlyMap<string, PackState>>(db, 'stock', (before) => {
+    const touched = before && touchedSince(db, before.version.events);
+    const fresh = packsWhere(db, touched ? and(inStore, inArray(schema.packState.packId, touched)) : inStore);
+    if (!touched) return new Map(fresh.map((p) => [p.packId, p]));
+    const stock = new Map(before.value);
+    for (const id of touched) stock.delete(id);
+    for (const p of fresh) stock.set(p.packId, p);
+    return stock;
+  });
 }
 
-const stockOf = (db: Db): Stock =>
-  keptSince(db, 'stock', () => ({
-    packs: packsWhere(db, inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge'])),
-    usage: containerUsage(db),
-  }));
-
-/** Packs that hold food. */
-export const packsInStore = (db: Db): PackState[] => stockOf(db).packs;
+/** Packs that hold food, by code. */
+export const packsInStore = (db: Db): PackState[] =>
+  keptSince(db, 'packs', () => [...stockOf(db).values()].sort((a, b) => (a.code < b.code ? -1 : 1)));
 
 /** Packs of one session, empty ones too. */
 export const packsOfSession = (db: Db, sessionId: string): PackState[] => packsWhere(db, eq(schema.packState.sessionId, sessionId));
@@ -114,8 +119,19 @@ export const worldOf = (db: Db): World => keptSince(db, 'world', () => readWorld
 
 function readWorld(db: Db): World {
   const reference = referenceOf(db);
-  const stock = stockOf(db);
-  const household = householdOf(db);
+  const documents = keptSince(
+    db,
+    'documents',
+    () => ({
+      household: householdOf(db),
+      eaters: allDocuments(db, 'eater'),
+      equipment: allDocuments(db, 'equipment'),
+      containers: allDocuments(db, 'container'),
+      places: allDocuments(db, 'place'),
+    }),
+    'documents',
+  );
+  const { household } = documents;
   const revision = (id: string): Revision | undefined => {
     const found = reference.revisions.get(id) ?? documentById(db, 'recipe_revision', id);
     if (found) reference.revisions.set(id, found);
@@ -123,13 +139,9 @@ function readWorld(db: Db): World {
   };
   return {
     ...reference,
-    household,
-    eaters: allDocuments(db, 'eater'),
-    equipment: allDocuments(db, 'equipment'),
-    containers: allDocuments(db, 'container'),
-    places: allDocuments(db, 'place'),
-    packs: stock.packs,
-    usage: stock.usage,
+    ...documents,
+    packs: packsInStore(db),
+    usage: containerUsage(db),
     revision,
     scale(r, portions) {
       const sizes = reference.scaled.get(r) ?? new Map<string, ScaleResult>();
