@@ -1,4 +1,12 @@
-import type { EatAnswer, FrameAnswer, SessionView, SessionsAnswer, StoreAnswer, TodayAnswer } from '../core/session/index.ts';
+import type {
+  EatAnswer,
+  FrameAnswer,
+  HistoryAnswer,
+  SessionView,
+  SessionsAnswer,
+  StoreAnswer,
+  TodayAnswer,
+} from '../core/session/index.ts';
 import { expect, getJson, keptHere, settled, test } from './base.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -32,7 +40,10 @@ test('the road is walked on a phone with the network off for half of it', async 
   // Cook: the first task is done without its clock
   await page.goto(`${server.address}/cook/${next.id}`);
   await expect(page.getByRole('heading', { name: /tasks, about/ })).toBeVisible();
-  await page.getByRole('region', { name: 'Do now' }).getByRole('button', { name: /^(Done|Already done)$/ }).click();
+  await page
+    .getByRole('region', { name: 'Do now' })
+    .getByRole('button', { name: /^(Done|Already done)$/ })
+    .click();
   await expect(page.getByRole('heading', { name: /tasks to go/ })).toBeVisible();
 
   // Pack: a dish filled with codes kept on the device, put away
@@ -100,4 +111,44 @@ test('two phones that were apart converge and count nothing twice', async ({ bro
     await expect(page.locator('.supply .big')).toHaveText(String(frame.supplies.dinners.count));
   }
   for (const { context } of [a, b]) await context.close();
+});
+
+test('a device whose clock is an hour wrong logs at the household’s time, without a connection too', async ({ page, server, context }) => {
+  // as text: a compiled function would carry helpers that the page does not know
+  await page.addInitScript(`
+    const real = Date.now;
+    Date.now = () => real() - 3_600_000;
+    const Real = Date;
+    globalThis.Date = class extends Real { constructor(...a) { if (a.length === 0) super(real() - 3_600_000); else super(...a); } static now() { return real() - 3_600_000; } };`);
+  await page.goto(server.address);
+  await keptHere(page);
+  await context.setOffline(true);
+  await page.reload();
+  await page.getByRole('link', { name: 'Log tonight’s dinner' }).click();
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await expect(page.getByText('Tonight is written down.')).toBeVisible();
+  await context.setOffline(false);
+  await settled(page);
+  const { entries } = await getJson<HistoryAnswer>(server, '/history?limit=5');
+  const { now } = await getJson<FrameAnswer>(server, '/frame');
+  expect(entries[0]!.says).toContain('eaten');
+  const off = Date.parse(now) - Date.parse(entries[0]!.at);
+  expect(off).toBeGreaterThanOrEqual(0);
+  expect(off).toBeLessThan(5 * 60_000);
+});
+
+test('a device without room left says so, and what is entered still arrives', async ({ page, server }) => {
+  await page.addInitScript(`IDBObjectStore.prototype.add = () => { throw new DOMException('full', 'QuotaExceededError'); };`);
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const next = sessions.find((s) => s.day > '2026-11-24')!;
+  await page.goto(`${server.address}/shop/${next.id}`);
+  const ticked = async () =>
+    (await getJson<SessionView>(server, `/sessions/${next.id}`)).list.flatMap((s) => s.lines).filter((l) => l.ticked).length;
+  const before = await ticked();
+  await page.route('**/api/events', (route) => route.abort());
+  await page.locator('[role=checkbox][aria-checked=false]').first().click();
+  await expect(page.getByRole('alert').filter({ hasText: 'no room left' })).toBeVisible();
+  await page.unroute('**/api/events');
+  await expect.poll(ticked, { timeout: 30_000 }).toBe(before + 1);
+  await expect(page.getByRole('alert').filter({ hasText: 'no room left' })).toBeHidden();
 });

@@ -47,6 +47,12 @@ const views = {
   history: '/history',
   plans: '/plan',
   places: '/kitchen?tab=places',
+  copies: '/kitchen?tab=data',
+  welcome: '/welcome?step=3',
+  phone: `/shop/${next.id}`,
+  dark: '/',
+  // last: it begins to cook
+  worktop: `/worktop/${next.id}`,
 };
 const kept = [
   'today',
@@ -63,7 +69,40 @@ const kept = [
   'log',
   'kitchen',
   'containers',
+  'welcome',
+  'phone',
+  'dark',
+  'worktop',
 ];
+
+/** Pictures that are taken otherwise than at a table by day. */
+const looks = {
+  phone: { viewport: { width: 390, height: 844 }, hasTouch: true },
+  dark: { colorScheme: 'dark' },
+  worktop: { viewport: { width: 1180, height: 820 } },
+};
+
+/** Some clocks run on the worktop: tasks that began a while ago. */
+async function beginToCook() {
+  const { tasks } = await get(`/sessions/${next.id}`);
+  const started = tasks.filter((t) => t.waitMin > 0 && t.after.length === 0).slice(0, 2);
+  const events = started.map((t, i) => ({
+    id: `shots-${i}`,
+    type: 'taskStarted',
+    subjects: [next.id],
+    instant: `2026-11-24T15:${22 + i * 6}:00.000Z`,
+    device: 'shots',
+    counter: i,
+    version: 1,
+    data: { sessionId: next.id, taskId: t.id, cookId: i === 0 ? 'cook_joaquim' : 'cook_neighbour' },
+  }));
+  await fetch(`${server.address}/api/events`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(events),
+  });
+}
+
 for (const [name, url] of Object.entries(views)) {
   if (only ? !only.includes(name) : !kept.includes(name)) continue;
   const phone = process.argv.includes('--phone');
@@ -71,7 +110,9 @@ for (const [name, url] of Object.entries(views)) {
     viewport: phone ? { width: 390, height: 844 } : { width: 1280, height: Number(arg('height') ?? 800) },
     colorScheme: process.argv.includes('--dark') ? 'dark' : 'light',
     hasTouch: phone,
+    ...looks[name],
   });
+  if (name === 'worktop') await beginToCook();
   page.on('console', (m) => m.type() === 'error' && console.log(name, m.text()));
   page.on('pageerror', (e) => console.log(name, 'page error', e.message));
   await page.goto(server.address + url, { waitUntil: 'networkidle' });
@@ -80,6 +121,7 @@ for (const [name, url] of Object.entries(views)) {
       .getByText('All packs again')
       .click()
       .catch(() => {});
+  if (name === 'welcome') await page.getByRole('textbox').fill('leek soup 4 about october shed left');
   await page.waitForTimeout(250);
   const wide = await page.evaluate('document.documentElement.scrollWidth');
   if (wide > page.viewportSize().width) console.log(`${name} is ${wide} px wide`);

@@ -28,6 +28,24 @@ export interface Supplies {
   probable: number;
 }
 
+interface Curves {
+  eaters: World['eaters'];
+  byInput: Map<string, Runway>;
+}
+
+const curves = new WeakMap<World['household'], Curves>();
+/** Days and groups of a few evenings. */
+const mostCurves = 24;
+
+function remembered(world: World, input: string, make: () => Runway): Runway {
+  let known = curves.get(world.household);
+  if (known?.eaters !== world.eaters) curves.set(world.household, (known = { eaters: world.eaters, byInput: new Map() }));
+  const found = known.byInput.get(input) ?? make();
+  if (known.byInput.size >= mostCurves) known.byInput.clear();
+  known.byInput.set(input, found);
+  return found;
+}
+
 /** Half a litre: what a unit of broth is. */
 const brothUnitMl = 500;
 
@@ -70,14 +88,12 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   ];
   const startDay = tonightLogged ? addDays(today, 1) : today;
   const make = (group: EatenDay['group'], left: number, count: number, unit: string, daily: (day: Day) => number): Supply => {
-    const r = runway({
-      today: group === 'dinner' ? startDay : today,
-      left,
-      demand: daily,
-      eaten: inGroup(group),
-      parDays: household.parDays,
-      leadDays: household.leadDays,
-    });
+    const from = group === 'dinner' ? startDay : today;
+    const eatenHere = inGroup(group);
+    // who eats and what is kept in hand stand in documents; with the same ones, the same stock and the same log the curve is the same
+    const r = remembered(world, `${group} ${from} ${left} ${eatenHere.map((e) => `${e.day}:${e.portions}`).join(' ')}`, () =>
+      runway({ today: from, left, demand: daily, eaten: eatenHere, parDays: household.parDays, leadDays: household.leadDays }),
+    );
     return { group, count, unit, runway: r, says: saysLast(r) };
   };
 

@@ -1,4 +1,4 @@
-import type { Instant, Session, TamboEvent } from '#core/contract';
+import type { Instant, Revision, Session, TamboEvent } from '#core/contract';
 import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
@@ -45,18 +45,46 @@ function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
   return { state: 'running', handsLeftMin: hands, waitLeftMin: Math.max(0, total - gone - hands) };
 }
 
-/** What both the whole view and its short form begin with: amounts, list and work of every batch whose recipe is known. */
-function prepare(session: Session, events: readonly TamboEvent[], world: World) {
-  const log = sessionLog(events);
+/** What a session comes to before anything is logged: amounts, list and work of every batch whose recipe is known. */
+interface Planned {
+  finder: World['finder'];
+  household: World['household'];
+  found: { batch: Session['batches'][number]; revision: Revision | undefined }[];
+  list: ReturnType<typeof shoppingList>;
+  tasks: Task[];
+}
+
+/** Revisions never change, so a session that is the same object comes to the same, in the same kitchen. */
+const plannedFor = new WeakMap<Session, Planned>();
+
+function plan(session: Session, world: World): Planned {
+  const known = plannedFor.get(session);
+  if (known?.finder === world.finder && known.household === world.household) return known;
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
-  const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
-  const scaled = known.flatMap(({ batch, revision }) => {
+  const scaled = found.flatMap(({ batch, revision }) => {
+    if (!revision) return [];
     const r = world.scale(revision, batch.portions);
     return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
   });
-  const list = shoppingList(scaled, world.finder);
+  const planned = {
+    finder: world.finder,
+    household: world.household,
+    found,
+    list: shoppingList(scaled, world.finder),
+    tasks: tasksFor(scaled, world.finder),
+  };
+  // a recipe that is not known yet may come
+  if (found.every((f) => f.revision)) plannedFor.set(session, planned);
+  return planned;
+}
+
+/** What both the whole view and its short form begin with: the plan, what was logged, and whose each task is. */
+function prepare(session: Session, events: readonly TamboEvent[], world: World) {
+  const log = sessionLog(events);
+  const { found, list, tasks: all } = plan(session, world);
+  const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
   const cooks = new Set(session.cooks.map((c) => c.id));
-  const tasks = tasksFor(scaled, world.finder).map((t): Task => {
+  const tasks = all.map((t): Task => {
     const cookId = log.cooks.get(t.id);
     return cookId && cooks.has(cookId) ? { ...t, cookId } : t;
   });

@@ -25,8 +25,8 @@ function lately(db: Db): EatenEntry[] {
 /** What the database knows beside the world. */
 export const bookOf = (db: Db): Book => ({
   storeId: storeId(db),
-  sessions: () => allDocuments(db, 'session'),
-  recipes: () => allDocuments(db, 'recipe').filter((r) => !r.archived),
+  sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
+  recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
   eventsOf: (id) => eventsOf(db, id),
   packsOf: (id) => packsOfSession(db, id),
   eatenDays: (today) => eatenDays(db, today),

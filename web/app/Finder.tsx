@@ -50,7 +50,7 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
     >
       <input
         className="field"
-        style={{ width: '100%', fontSize: 19, minHeight: 48 }}
+        style={{ width: '100%', fontSize: 19, minHeight: 48, marginTop: 6 }}
         data-autofocus
         role="combobox"
         aria-expanded={found.length > 0}

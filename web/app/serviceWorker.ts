@@ -2,6 +2,9 @@ import { useSyncExternalStore } from 'react';
 
 /** Looks after the app on the device, so that it opens without a connection. Browsers offer it on this machine and over https only. */
 
+/** Quiet time after the first page has come. */
+const registerAfterMs = 1200;
+
 let waiting: ServiceWorker | undefined;
 const listeners = new Set<() => void>();
 
@@ -14,8 +17,8 @@ function found(worker: ServiceWorker | null): void {
 
 export function startServiceWorker(): void {
   if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return;
-  window.addEventListener('load', () => {
-    navigator.serviceWorker.register('/sw.js').then(
+  const register = (): void =>
+    void navigator.serviceWorker.register('/sw.js').then(
       (registration) => {
         found(registration.waiting);
         registration.addEventListener('updatefound', () => {
@@ -27,7 +30,8 @@ export function startServiceWorker(): void {
       },
       () => undefined,
     );
-  });
+  // it brings in the whole app: not while the first page is being drawn
+  window.addEventListener('load', () => setTimeout(register, registerAfterMs));
 }
 
 /** Whether a newer version waits to be taken. */

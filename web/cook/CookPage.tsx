@@ -66,7 +66,7 @@ export function CookPage() {
         <Link className="btn o" to={`/worktop/${id}`}>
           Worktop
         </Link>
-        <button type="button" className="btn o" onClick={() => window.print()}>
+        <button type="button" className="btn o deskonly" onClick={() => window.print()}>
           Print
         </button>
         {open.length === 0 && (

@@ -12,9 +12,15 @@ export function nextLink(s: Pick<SessionBrief, 'id' | 'state'>): { to: string; s
 
 /** Where a session stands and the one thing to do next; carried through the stations. */
 export function SessionHeader({ brief, here }: { brief: SessionBrief; here?: string }) {
+  // a thumb at a station wants the work itself first
+  const atStation = here !== undefined && !here.startsWith('/plan');
   const next = nextLink(brief);
   return (
-    <section className="card roadhead" style={{ marginBottom: 16, padding: '10px 16px' }} aria-label={`Road of ${brief.name}`}>
+    <section
+      className={`card roadhead${atStation ? ' deskonly' : ''}`}
+      style={{ marginBottom: 16, padding: '10px 16px' }}
+      aria-label={`Road of ${brief.name}`}
+    >
       <div className="row wrap" style={{ gap: 18 }}>
         <div className="grow" style={{ minWidth: 230 }}>
           <h2 style={{ margin: 0 }}>

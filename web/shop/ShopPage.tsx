@@ -128,7 +128,7 @@ export function ShopPage() {
         <button type="button" className="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>
           Hide what’s there
         </button>
-        <button type="button" className="btn o" onClick={() => window.print()}>
+        <button type="button" className="btn o deskonly" onClick={() => window.print()}>
           Print
         </button>
         {got === buy.length && buy.length > 0 && (
