@@ -123,6 +123,7 @@ describe('two cooks side by side', () => {
 describe('an alarm', () => {
   const timer: RunningTimer = {
     id: 't',
+    dish: 'Leek gratin',
     name: 'Leek gratin: bake it',
     kind: 'meal',
     leftMin: 0,

@@ -18,6 +18,7 @@ export interface CookNow {
 /** A clock that runs: a task that minds itself, or a pot that cools. */
 export interface RunningTimer {
   id: string;
+  dish: string;
   /** Spoken and shown: what it is, in few words. */
   name: string;
   kind: Kind;
@@ -81,6 +82,7 @@ export function timersNow(view: SessionView, now: Instant): RunningTimer[] {
       const cook = cookOf(t.cookId);
       return {
         id: t.id,
+        dish: dishOf(t.batchIds[0]),
         name: `${dishOf(t.batchIds[0])}: ${shortTitle(t.title).toLowerCase()}`,
         kind: kindOf(t.batchIds[0]),
         leftMin: leftOf(t, now),
@@ -93,6 +95,7 @@ export function timersNow(view: SessionView, now: Instant): RunningTimer[] {
     .filter((c) => c.stage !== 'over')
     .map((c): RunningTimer => ({
       id: `cool:${c.batchId}:${c.stage}`,
+      dish: c.name,
       name: `${c.name}: under ${c.stage === 'to21' ? 21 : 5} °C`,
       kind: kindOf(c.batchId),
       leftMin: minutesBetween(now, c.stage === 'to21' ? c.under21By : c.under5By),

@@ -10,14 +10,6 @@ const lookMin = 5;
 /** Signs from which a task's words are set smaller, so that the buttons stay in sight. */
 const longTitle = 52;
 
-const needWords: Readonly<Record<string, string>> = {
-  hob: 'hob',
-  oven: 'oven',
-  microwave: 'microwave',
-  blender: 'blender',
-  processor: 'processor',
-};
-
 /** One cook's place at the worktop: first the condition, then the task, then its figures; Done under the thumb. */
 export function Bench({
   view,
@@ -60,7 +52,7 @@ export function Bench({
     ...(running ? [[state === 'up' ? 'time is up' : 'left', state === 'up' ? 'look' : sayMinutes(Math.max(1, left)), ''] as const] : []),
     ...(!running ? [['of hands', sayMinutes(task.handsOnMin), ''] as const] : []),
     ...(!running && task.waitMin > 0 ? [['then by itself', sayMinutes(task.waitMin), ''] as const] : []),
-    ...task.needs.slice(0, 1).map((n) => [needWords[n.kind] ?? n.kind, n.tempC ? String(n.tempC) : '1', n.tempC ? '°C' : ''] as const),
+    ...task.needs.flatMap((n) => (n.tempC ? [[n.kind, String(n.tempC), '°C'] as const] : [])).slice(0, 1),
     ...(cook.inMin !== undefined ? [['may begin at', clockOf(addMinutes(now, cook.inMin), zone), ''] as const] : []),
   ];
   return (

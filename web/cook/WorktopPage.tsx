@@ -84,7 +84,7 @@ export function WorktopPage() {
         <div className="clockacts">
           {alarms.ringing && (
             <button type="button" className="main" onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
-              Quiet the alarm: {alarms.ringing.name}
+              Quiet the alarm: {alarms.ringing.dish}
             </button>
           )}
           {(!alarms.ringing || !alarms.sound) && (
