@@ -1,0 +1,187 @@
+import request from 'supertest';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Eater, Household } from '#core/contract';
+import {
+  find,
+  type CountAnswer,
+  type EatAnswer,
+  type FindEntry,
+  type FrameAnswer,
+  type HistoryAnswer,
+  type RecipeBrief,
+  type SessionsAnswer,
+  type Starter,
+  type StoreAnswer,
+  type TodayAnswer,
+} from '#core/session';
+import { withGuests, withPresence } from '#core/kitchen';
+import { makeDemo } from '../demo/makeDemo.ts';
+import { stamped, testServer, type TestServer } from '../testing.ts';
+
+const now = '2026-11-24T16:00:00.000Z';
+const today = '2026-11-24';
+let s: TestServer;
+let n = 0;
+const get = async <T>(p: string): Promise<T> => (await request(s.app).get(`/api${p}`)).body as T;
+const log = (...events: unknown[]) => request(s.app).post('/api/events').send(events);
+const write = (changes: { table: string; id: string; data: unknown }[]) =>
+  request(s.app)
+    .post('/api/writes')
+    .send({ writeId: `hw${(n += 1)}`, device: 'test', instant: now, label: 'test', changes });
+
+beforeAll(() => {
+  s = testServer(now);
+  makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
+}, 60_000);
+afterAll(() => s.close());
+
+describe('an empty household', () => {
+  it('says what is missing, offers starters, and counts without dishes', async () => {
+    const empty = testServer(now);
+    const at = async <T>(p: string): Promise<T> => (await request(empty.app).get(`/api${p}`)).body as T;
+    expect((await at<FrameAnswer>('/frame')).setup).toEqual({ eaters: false, gear: false, packs: false, session: false });
+    expect((await at<FrameAnswer>('/frame')).supplies.dinners).toMatchObject({ count: 0, says: 'none left' });
+    expect(await at<CountAnswer>('/count')).toMatchObject({ places: [], dishes: [], packs: 0 });
+    expect(await at<HistoryAnswer>('/history')).toEqual({ entries: [] });
+    const starters = await at<Starter[]>('/starters');
+    expect(starters.length).toBeGreaterThanOrEqual(10);
+    // a starter goes through the door like anything a cook writes
+    const [first] = starters;
+    const res = await request(empty.app)
+      .post('/api/writes')
+      .send({
+        writeId: 'take',
+        device: 'test',
+        instant: now,
+        label: 'take',
+        changes: [
+          { table: 'recipe_revision', id: first!.revision.id, data: first!.revision },
+          { table: 'recipe', id: first!.recipe.id, data: first!.recipe },
+        ],
+      });
+    expect(res.status).toBe(200);
+    expect((await at<RecipeBrief[]>('/recipes')).map((r) => [r.recipe.name, r.canPlan])).toEqual([[first!.recipe.name, true]]);
+    expect((await at<CountAnswer>('/count')).dishes).toHaveLength(1);
+    empty.close();
+  });
+});
+
+describe('the finder’s list', () => {
+  it('leads to every recipe, session and pack in store, and to ingredients that are used', async () => {
+    const entries = await get<FindEntry[]>('/find');
+    const of = (type: FindEntry['type']) => entries.filter((e) => e.type === type);
+    const { sessions, older } = await get<SessionsAnswer>('/sessions');
+    expect(of('recipe')).toHaveLength((await get<RecipeBrief[]>('/recipes')).length);
+    expect(of('session')).toHaveLength(sessions.length + older.length);
+    const { packs, probable } = await get<StoreAnswer>('/store');
+    expect(of('pack')).toHaveLength(packs.length + probable.length);
+    const leek = of('ingredient').find((e) => /leek/i.test(e.name))!;
+    const id = decodeURIComponent(leek.to.split('with=')[1]!);
+    expect((await get<RecipeBrief[]>('/recipes')).filter((r) => r.ingredientIds.includes(id)).length).toBeGreaterThan(0);
+    for (const p of packs.slice(0, 5)) expect(find(entries, p.code.toLowerCase())[0]?.to).toBe(`/p/${p.code}`);
+  });
+  it('loses a pack once it is eaten', async () => {
+    const { packs } = await get<StoreAnswer>('/store');
+    const last = packs.at(-1)!;
+    await log(stamped('discarded', [last.packId], { portions: last.left, reason: 'dropped' }, { id: 'find-gone', instant: now }));
+    expect((await get<FindEntry[]>('/find')).some((e) => e.id === last.packId)).toBe(false);
+    await log(stamped('undone', [last.packId], { eventId: 'find-gone' }, { id: 'find-back', instant: now }));
+    expect((await get<FindEntry[]>('/find')).some((e) => e.id === last.packId)).toBe(true);
+  });
+});
+
+describe('History', () => {
+  it('names the undo that can be undone, and follows it back and forth', async () => {
+    const { packs } = await get<StoreAnswer>('/store');
+    const pack = packs.find((p) => p.kind === 'meal')!;
+    await log(stamped('moved', [pack.packId], { placeId: 'place_box', zoneId: 'box_middle' }, { id: 'h-move', instant: now }));
+    const entry = async () => (await get<HistoryAnswer>('/history?limit=20')).entries.find((e) => e.id === 'h-move')!;
+    expect(await entry()).toMatchObject({ undone: false });
+    await log(stamped('undone', [pack.packId], { eventId: 'h-move' }, { id: 'h-undo', instant: now }));
+    expect(await entry()).toMatchObject({ undone: true, undoneBy: 'h-undo' });
+    await log(stamped('undone', [pack.packId], { eventId: 'h-undo' }, { id: 'h-redo', instant: now }));
+    expect(await entry()).toMatchObject({ undone: false });
+    const zone = (await get<StoreAnswer>('/store')).packs.find((p) => p.packId === pack.packId)!.zoneId;
+    expect(zone).toBe('box_middle');
+  });
+  it('keeps to the limit asked for, within bounds', async () => {
+    expect((await get<HistoryAnswer>('/history?limit=7')).entries).toHaveLength(7);
+    expect((await get<HistoryAnswer>('/history?limit=-3')).entries).toHaveLength(1);
+    expect((await get<HistoryAnswer>('/history?limit=99999')).entries.length).toBeLessThanOrEqual(500);
+  });
+});
+
+describe('who is at the table', () => {
+  const quarters = async () => (await get<TodayAnswer>('/today')).view.tonight.quarters;
+  it('follows one tap, and a second tap takes the exception away', async () => {
+    const { eaters } = await get<TodayAnswer>('/today');
+    const joaquim = eaters.find((e) => e.name === 'Joaquim')!;
+    const before = await quarters();
+    const away = withPresence(joaquim, today, 'dinner', false);
+    await write([{ table: 'eater', id: joaquim.id, data: away }]);
+    expect(await quarters()).toBe(before - 5);
+    expect((await get<EatAnswer>('/eat')).evenings[0]!.eaters.map((e) => e.eaterId)).not.toContain(joaquim.id);
+    const back: Eater = withPresence(away, today, 'dinner', true);
+    await write([{ table: 'eater', id: joaquim.id, data: back }]);
+    expect(await quarters()).toBe(before);
+    expect(back.presence.exceptions).toEqual(joaquim.presence.exceptions);
+  });
+  it('has guests who eat a plate each and shorten the store', async () => {
+    const { household } = await get<FrameAnswer>('/frame');
+    const before = await quarters();
+    const dinners = (await get<FrameAnswer>('/frame')).supplies.dinners.count;
+    const guests = (plates: number): Household => ({ ...household, guests: withGuests(household.guests ?? [], today, plates, today) });
+    await write([{ table: 'household', id: household.id, data: guests(20) }]);
+    expect(await quarters()).toBe(before + 80);
+    expect((await get<FrameAnswer>('/frame')).supplies.dinners.count).toBeLessThan(dinners);
+    expect((await get<EatAnswer>('/eat')).evenings[0]!.guests).toBe(20);
+    await write([{ table: 'household', id: household.id, data: guests(0) }]);
+    expect(await quarters()).toBe(before);
+    expect(
+      (await write([{ table: 'household', id: household.id, data: { ...household, guests: [{ day: today, meal: 'dinner', plates: 0 }] } }]))
+        .status,
+    ).toBe(422);
+  });
+  it('lists evenings lately of which nothing was written down', async () => {
+    const { quiet, recent } = await get<EatAnswer>('/eat');
+    const dishes = new Set(
+      (await get<RecipeBrief[]>('/recipes')).filter((r) => ['meal', 'kit'].includes(r.recipe.kind)).map((r) => r.recipe.name),
+    );
+    const logged = new Set(recent.filter((r) => r.meal === 'dinner' && dishes.has(r.name)).map((r) => r.day));
+    expect(quiet.every((d) => d < today && d >= '2026-11-18' && !logged.has(d))).toBe(true);
+  });
+});
+
+describe('what is kept in memory', () => {
+  it('never outlives what was logged or written: answers are those of a server that has just started', async () => {
+    const { packs } = await get<StoreAnswer>('/store');
+    const fresh = async (path: string): Promise<unknown> => {
+      // another connection to the same file has nothing in memory
+      const { openDb } = await import('../db/index.ts');
+      const { createApp } = await import('../app.ts');
+      const { pino } = await import('pino');
+      const open = openDb(s.ctx.dbFile, s.ctx.migrationsFolder);
+      const app = createApp({ ...s.ctx, open, db: open.db }, { log: pino({ level: 'silent' }) });
+      const body = (await request(app).get(`/api${path}`)).body as unknown;
+      open.sqlite.close();
+      return body;
+    };
+    const happen = [
+      stamped(
+        'eaten',
+        [packs[0]!.packId],
+        { day: today, meal: 'lunch', shares: [], guests: 0.5, rest: 'fridge' },
+        { id: 'mem-1', instant: now },
+      ),
+      stamped('moved', [packs[1]!.packId], { placeId: 'place_shed', zoneId: 'shed_right' }, { id: 'mem-2', instant: now }),
+      stamped('lost', [packs[2]!.packId], {}, { id: 'mem-3', instant: now }),
+      stamped('undone', [packs[2]!.packId], { eventId: 'mem-3' }, { id: 'mem-4', instant: now }),
+      stamped('washed', [packs[3]!.packId], {}, { id: 'mem-5', instant: '2026-10-01T08:00:00.000Z' }),
+    ];
+    for (const event of happen) {
+      await log(event);
+      for (const path of ['/today', '/store', '/eat', '/kitchen', '/find'])
+        expect(await get(path), `${event.type} ${path}`).toEqual(await fresh(path));
+    }
+  });
+});
