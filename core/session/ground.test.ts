@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import type { EventData, TamboEvent } from '#core/contract';
+import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
+import { reheatRows, thawRows } from '#core/pack/data';
+import { codeFrom } from '#core/pack';
+import { foldPack, type PackState } from '#core/store';
+import { testEater } from '../kitchen/fixtures.ts';
+import { testRevision } from '../recipe/fixtures.ts';
+import { testFilled, testInstant } from '../store/fixtures.ts';
+import { testHousehold, testSession } from './fixtures.ts';
+import { afterWaiting, storeAnswer, viewOf, worldOfGround, type Ground } from './index.ts';
+
+const now = '2026-11-24T16:00:00.000Z';
+let counter = 0;
+const ev = (type: TamboEvent['type'], subjects: string[], data: unknown, id = `w${(counter += 1)}`): TamboEvent =>
+  ({ id, type, subjects, instant: testInstant(1000 + counter), device: 'phone', counter, version: 1, data }) as TamboEvent;
+const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState => ({
+  ...foldPack(
+    [
+      {
+        id: `f-${id}`,
+        type: 'filled',
+        subjects: [id],
+        instant: testInstant(0),
+        device: 'd',
+        counter: 0,
+        version: 1,
+        data: testFilled(over),
+      },
+    ],
+    id,
+  )!,
+  placeId: 'shed',
+  zoneId: 'left',
+});
+const revision = testRevision();
+const ground = (over: Partial<Ground> = {}): Ground => ({
+  storeId: 'store',
+  household: testHousehold,
+  eaters: [testEater('osk')],
+  equipment: [],
+  containers: [],
+  places: [
+    {
+      id: 'shed',
+      name: 'Shed',
+      kind: 'chest',
+      litres: 200,
+      temperatureC: -18,
+      zones: [{ id: 'left', name: 'left', litres: 200 }],
+      prefers: [],
+    },
+  ],
+  packs: [pack('a', { code: codeFrom(1), containerId: 'tub' }), pack('b', { code: codeFrom(2), containerId: 'tub' })],
+  usage: [['tub', { holding: 2, toWash: 0, ever: 2 }]],
+  recipes: [{ id: 'rec1', revisionId: 'rev1', name: revision.name, kind: 'meal', archived: false }],
+  revisions: [revision],
+  sessions: [testSession()],
+  events: [['s1', []]],
+  sessionPacks: [['s1', []]],
+  eatenDays: [],
+  lately: [],
+  ingredients: [...ingredientRows],
+  lives: [...lifeRows],
+  materials: [...materialRows],
+  reheats: [...reheatRows],
+  thaws: [...thawRows],
+  presets: [],
+  allergenNames: [],
+  heard: [],
+  ...over,
+});
+const eaten = (packId: string, portions: number, rest: 'none' | 'fridge' = 'none', id?: string): TamboEvent =>
+  ev('eaten', [packId], { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions }], guests: 0, rest }, id);
+const left = (g: Ground, id: string): number | undefined => g.packs.find((p) => p.packId === id)?.left;
+
+describe('a kept household after what waits', () => {
+  it('is itself when nothing waits', () => {
+    const g = ground();
+    const after = afterWaiting(g, { events: [], writes: [] });
+    expect(after.packs).toEqual(g.packs);
+    expect(after.usage).toEqual(g.usage);
+  });
+  it('loses an emptied pack, frees its container for washing and writes the meal down', () => {
+    const after = afterWaiting(ground(), { events: [eaten('a', 4)], writes: [] });
+    expect(left(after, 'a')).toBeUndefined();
+    expect(after.usage).toEqual([['tub', { holding: 1, toWash: 1, ever: 2 }]]);
+    expect(after.lately[0]).toMatchObject({ packId: 'a', portions: 4, kind: 'meal' });
+    expect(after.eatenDays).toEqual([{ group: 'dinner', day: '2026-11-24', portions: 4 }]);
+    expect(worldOfGround(after).book.dinnerLogged('2026-11-24')).toBe(true);
+  });
+  it('keeps what stays of a pack', () => {
+    const after = afterWaiting(ground(), { events: [eaten('a', 1.5, 'fridge')], writes: [] });
+    expect(left(after, 'a')).toBe(2.5);
+    expect(after.packs.find((p) => p.packId === 'a')?.fridgeSince).toBeDefined();
+  });
+  it('takes back what was undone before it was sent', () => {
+    const meal = eaten('a', 4);
+    const after = afterWaiting(ground(), { events: [meal, ev('undone', ['a'], { eventId: meal.id })], writes: [] });
+    expect(left(after, 'a')).toBe(4);
+    expect(after.lately).toEqual([]);
+  });
+  it('counts nothing that the server has heard already', () => {
+    const after = afterWaiting(ground({ heard: ['known'] }), { events: [eaten('a', 4, 'none', 'known')], writes: [] });
+    expect(left(after, 'a')).toBe(4);
+    const w = afterWaiting(ground({ heard: ['w-known'] }), {
+      events: [],
+      writes: [{ writeId: 'w-known', changes: [{ table: 'eater', id: 'osk', data: null }] }],
+    });
+    expect(w.eaters).toHaveLength(1);
+  });
+  it('holds new packs by code, for the store and for their session', () => {
+    const data = testFilled({ code: codeFrom(0), sessionId: 's1', batchId: 'b1', containerId: 'tub' });
+    const after = afterWaiting(ground(), {
+      events: [ev('filled', ['new'], data), ev('moved', ['new'], { placeId: 'shed', zoneId: 'left' })],
+      writes: [],
+    });
+    expect(after.packs.map((p) => p.packId)).toEqual(['new', 'a', 'b']);
+    expect(after.usage).toEqual([['tub', { holding: 3, toWash: 0, ever: 3 }]]);
+    const { world, book } = worldOfGround(after);
+    expect(viewOf(testSession(), world, book, now).batches[0]?.packs.map((p) => p.packId)).toEqual(['new']);
+    expect(storeAnswer(world, book, now).packs).toHaveLength(3);
+  });
+  it('shows documents written and removed here', () => {
+    const after = afterWaiting(ground(), {
+      events: [],
+      writes: [
+        { writeId: 'w1', changes: [{ table: 'eater', id: 'new', data: testEater('new') }] },
+        { writeId: 'w2', changes: [{ table: 'session', id: 's1', data: null }] },
+      ],
+    });
+    expect(after.eaters.map((e) => e.id)).toEqual(['osk', 'new']);
+    expect(after.sessions).toEqual([]);
+  });
+  it('says nothing of a pack it does not know', () => {
+    const after = afterWaiting(ground(), { events: [eaten('stranger', 1)], writes: [] });
+    expect(after.packs).toHaveLength(2);
+    expect(after.lately).toEqual([]);
+  });
+});

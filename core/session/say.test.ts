@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import type { EventData, EventType, TamboEvent } from '#core/contract';
+import { testFilled, testInstant } from '../store/fixtures.ts';
+import { sayEvent } from './say.ts';
+
+const today = '2026-11-24';
+const names = new Map([['e1', 'Osk']]);
+const dinner = { day: '2026-11-23', meal: 'dinner' as const };
+const session = { sessionId: 's1' };
+
+/** One of each kind of entry, and words that its sentence must hold. */
+const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
+  filled: [testFilled({ portions: 1.5 }), 'filled, 1½ inside'],
+  labelled: [{ how: 'hand' }, 'written by hand'],
+  moved: [{ placeId: 'p', zoneId: 'z' }, 'put away'],
+  planned: [{ for: { day: '2026-11-25', meal: 'dinner' } }, 'planned for tomorrow'],
+  pulled: [{ day: today, meal: 'dinner' }, 'taken out for today'],
+  opened: [{ at: testInstant(1) }, 'opened'],
+  eaten: [{ ...dinner, shares: [{ eaterId: 'e1', portions: 0.75 }], guests: 2, rest: 'fridge' }, 'Osk ¾, guests 2, the rest in the fridge'],
+  given: [{ portions: 2, to: 'the yard' }, '2 given to the yard'],
+  discarded: [{ portions: 1, reason: 'dropped' }, '1 binned, dropped'],
+  lost: [{}, 'not found'],
+  found: [{ portions: 2 }, '2 found'],
+  corrected: [{ portions: 3, reason: '' }, 'counted again, 3 there'],
+  washed: [{}, 'washed'],
+  ticked: [{ ...session, key: 'k', amount: 1, unit: 'kg', how: 'haveIt' }, 'at home'],
+  unticked: [{ ...session, key: 'k' }, 'tick taken back'],
+  taskStarted: [{ ...session, taskId: 't' }, 'started'],
+  taskHanded: [{ ...session, taskId: 't', cookId: 'c' }, 'handed over'],
+  taskDone: [{ ...session, taskId: 't' }, 'done'],
+  taskSkipped: [{ ...session, taskId: 't' }, 'skipped'],
+  taskExtended: [{ ...session, taskId: 't', minutes: 5 }, '5 min more'],
+  weighed: [{ batchId: 'b', grossG: 5000, tareG: 1000, netG: 4000, volumeMl: 3880.4 }, '3.88\u00a0L came out'],
+  eatenTonight: [{ batchId: 'b', day: today, shares: [], volumeMl: 400 }, '400\u00a0ml eaten from the pot'],
+  yieldDiscarded: [{ batchId: 'b', volumeMl: 300, reason: 'burnt' }, 'burnt'],
+  packingClosed: [{ batchId: 'b' }, 'closed'],
+  undone: [{ eventId: 'x' }, 'Taken back'],
+};
+
+describe('History', () => {
+  it.each(Object.entries(samples))('says %s in words, without ids', (type, [data, holds]) => {
+    const event = {
+      id: 'id-1',
+      type,
+      subjects: ['pack-1'],
+      instant: testInstant(0),
+      device: 'd',
+      counter: 1,
+      version: 1,
+      data,
+    } as TamboEvent;
+    const says = sayEvent(event, 'Leek gratin', names, today);
+    expect(says).toContain(holds);
+    expect(says).not.toMatch(/undefined|NaN|pack-1|id-1|\[object/);
+  });
+  it('calls an eater who has left somebody', () => {
+    const data = { ...dinner, shares: [{ eaterId: 'gone', portions: 1 }], guests: 0, rest: 'none' as const };
+    const event = {
+      id: 'i',
+      type: 'eaten',
+      subjects: ['p'],
+      instant: testInstant(0),
+      device: 'd',
+      counter: 1,
+      version: 1,
+      data,
+    } as TamboEvent;
+    expect(sayEvent(event, 'Stew', names, today)).toBe('Stew: eaten by somebody 1');
+  });
+});
