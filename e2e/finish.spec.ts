@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { EatAnswer, FrameAnswer, SessionView, StoreAnswer } from '../core/session/index.ts';
+import type { EatAnswer, FrameAnswer, SessionsAnswer, SessionView, StoreAnswer } from '../core/session/index.ts';
 import { expect, getJson, settled, test } from './base.ts';
 import type { Page } from '@playwright/test';
 
@@ -104,6 +104,36 @@ test('a backup comes down in one tap and is put in place after a look; a bad one
   expect(back.zoneId).toBe(packs[0]!.zoneId);
   await page.goto(`${server.address}/kitchen?tab=data`);
   await expect(page.getByText('made before a restore')).toBeVisible();
+});
+
+test('on a phone everything to tap is made for a thumb', async ({ page, server }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const { packs } = await getJson<StoreAnswer>(server, '/store');
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const next = sessions.find((x) => x.day > '2026-11-24')!;
+  for (const url of [
+    '/',
+    `/shop/${next.id}`,
+    `/cook/${next.id}`,
+    `/pack/${next.id}`,
+    '/store',
+    '/eat',
+    '/eat?log=tonight',
+    `/p/${packs[0]!.code}`,
+    '/store/count',
+  ]) {
+    await page.goto(server.address + url);
+    await page.waitForLoadState('networkidle');
+    // a freezer's tiles are drawn to scale; the same packs stand below it in rows
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('a[href], button, input, select')]
+        .filter((e) => !e.closest('svg, .sr, .skip'))
+        .map((e) => ({ name: (e.getAttribute('aria-label') ?? e.textContent ?? '').trim().slice(0, 40), r: e.getBoundingClientRect() }))
+        .filter(({ r }) => r.width > 0 && r.height > 0 && (r.width < 47 || r.height < 47))
+        .map(({ name, r }) => `${name} ${Math.round(r.width)}x${Math.round(r.height)}`),
+    );
+    expect(small, url).toEqual([]);
+  }
 });
 
 /** Goes on with Tab until the thing with this name has the focus, as somebody without a mouse does. */

@@ -1,6 +1,6 @@
 import { useElementSize } from '@mantine/hooks';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { addDays, addMonths, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { StripMark } from '#core/session';
@@ -69,12 +69,12 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
     <div
       ref={box.ref}
       className="strip"
-      role="group"
-      aria-label={`${marks.length} packs by best-by day; arrow keys walk them`}
-      onKeyDown={onKey}
+      {...(lettered && { role: 'group', 'aria-label': `${marks.length} packs by best-by day; arrow keys walk them`, onKeyDown: onKey })}
     >
+      {!lettered && <Link to="/store" className="striplink" aria-label={`${marks.length} packs by best-by day: open the store`} />}
       <svg
         ref={svg}
+        {...(!lettered && { 'aria-hidden': true })}
         width={width}
         height={height}
         viewBox={`0 0 ${width} ${height}`}
@@ -106,35 +106,44 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
         {brush && (
           <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />
         )}
-        {placed.map((m, i) => (
-          <a
-            key={m.packId}
-            href={`/p/${m.code}`}
-            tabIndex={i === current ? 0 : -1}
-            aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`}
-            onFocus={() => setAt(i)}
-            onClick={(e) => {
-              e.preventDefault();
-              void navigate(`/p/${m.code}`);
-            }}
-          >
-            <title>{`${m.name}, ${m.due.reason === 'fridge' ? 'use by' : 'best by'} ${sayDayYear(m.due.day)}`}</title>
-            <rect
-              className="ring"
-              x={m.x - size / 2 - 0.5}
-              y={m.y - size / 2 - 0.5}
-              width={size + 1}
-              height={size + 1}
-              fill="transparent"
-              rx="2"
-            />
+        {placed.map((m, i) =>
+          lettered ? (
+            <a
+              key={m.packId}
+              href={`/p/${m.code}`}
+              tabIndex={i === current ? 0 : -1}
+              aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`}
+              onFocus={() => setAt(i)}
+              onClick={(e) => {
+                e.preventDefault();
+                void navigate(`/p/${m.code}`);
+              }}
+            >
+              <title>{`${m.name}, ${m.due.reason === 'fridge' ? 'use by' : 'best by'} ${sayDayYear(m.due.day)}`}</title>
+              <rect
+                className="ring"
+                x={m.x - size / 2 - 0.5}
+                y={m.y - size / 2 - 0.5}
+                width={size + 1}
+                height={size + 1}
+                fill="transparent"
+                rx="2"
+              />
+              <path
+                d={kindPaths[m.kind]}
+                transform={`translate(${m.x - size / 2} ${m.y - size / 2}) scale(${size / 20})`}
+                fill={`var(--kind-${m.kind})`}
+              />
+            </a>
+          ) : (
             <path
+              key={m.packId}
               d={kindPaths[m.kind]}
               transform={`translate(${m.x - size / 2} ${m.y - size / 2}) scale(${size / 20})`}
               fill={`var(--kind-${m.kind})`}
             />
-          </a>
-        ))}
+          ),
+        )}
         {columns
           .filter((c) => c.marks.length > most)
           .map((c) => (
