@@ -3,6 +3,7 @@ import type { Equipment } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
 import { type BatchView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
+import { Field } from '../kitchen/fields.tsx';
 
 const grams = (text: string): number | undefined => {
   const n = Number(text.replace(',', '.'));
@@ -52,19 +53,7 @@ export function WeighCard({
     <section className="card" aria-label="Weigh">
       <h2>Weigh the pot</h2>
       <div className="row wrap" style={{ alignItems: 'flex-end', gap: 14 }}>
-        <div>
-          <label className="lab" htmlFor="wg">
-            Pot and food, grams
-          </label>
-          <input
-            id="wg"
-            className="field"
-            style={{ width: 150, fontSize: 20, fontWeight: 700 }}
-            inputMode="decimal"
-            value={gross}
-            onChange={(e) => setGross(e.currentTarget.value)}
-          />
-        </div>
+        <Field label="Pot and food, grams" type="number" width={160} value={gross} onChange={setGross} />
         <div>
           <label className="lab" htmlFor="wp">
             Which pot
@@ -81,32 +70,8 @@ export function WeighCard({
         </div>
         {known === undefined && (
           <>
-            <div>
-              <label className="lab" htmlFor="wt">
-                One tub filled to its line, ml
-              </label>
-              <input
-                id="wt"
-                className="field"
-                style={{ width: 110 }}
-                inputMode="decimal"
-                value={tubMl}
-                onChange={(e) => setTubMl(e.currentTarget.value)}
-              />
-            </div>
-            <div>
-              <label className="lab" htmlFor="wd">
-                its food weighs, grams
-              </label>
-              <input
-                id="wd"
-                className="field"
-                style={{ width: 110 }}
-                inputMode="decimal"
-                value={tubG}
-                onChange={(e) => setTubG(e.currentTarget.value)}
-              />
-            </div>
+            <Field label="One tub filled to its line, ml" type="number" width={190} value={tubMl} onChange={setTubMl} />
+            <Field label="its food weighs, grams" type="number" width={160} value={tubG} onChange={setTubG} />
           </>
         )}
         <button type="button" className="btn" disabled={ml === undefined} onClick={() => void save()}>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Kind, Recipe, Revision } from '#core/contract';
 import { newId, stampInstant } from '../app/device.ts';
 import { useLivesQuery } from '../app/api.ts';
+import { Field } from '../kitchen/fields.tsx';
 import { useCommands } from '../app/commands.ts';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
@@ -84,19 +85,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           ))}
         </select>
       </div>
-      <div>
-        <label className="lab" htmlFor="rv-n">
-          How many servings does it make?
-        </label>
-        <input
-          id="rv-n"
-          className="field"
-          style={{ width: '100%' }}
-          inputMode="decimal"
-          value={answers.servings}
-          onChange={(e) => set({ servings: e.currentTarget.value })}
-        />
-      </div>
+      <Field label="How many servings does it make?" type="number" value={answers.servings} onChange={(servings) => set({ servings })} />
       <div>
         <label className="lab" htmlFor="rv-amount">
           How large is one?
@@ -145,19 +134,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           ))}
         </select>
       </div>
-      <div>
-        <label className="lab" htmlFor="rv-hands">
-          Minutes of hands in all
-        </label>
-        <input
-          id="rv-hands"
-          className="field"
-          style={{ width: '100%' }}
-          inputMode="numeric"
-          value={answers.hands}
-          onChange={(e) => set({ hands: e.currentTarget.value })}
-        />
-      </div>
+      <Field label="Minutes of hands in all" type="number" value={answers.hands} onChange={(hands) => set({ hands })} />
     </div>
   );
 }

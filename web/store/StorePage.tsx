@@ -67,6 +67,20 @@ export function StorePage() {
         </Empty>
       </main>
     );
+  const drawn = (kind: 'freezer' | 'chest') =>
+    freezers
+      .filter((f) => f.place.kind === kind)
+      .map((f) => (
+        <FreezerCard
+          key={f.place.id}
+          f={f}
+          data={data.packs}
+          match={match}
+          filtered={filtered}
+          selected={pack?.packId}
+          onSelect={(p) => setSelected(p.packId)}
+        />
+      ));
   return (
     <main className="page">
       <PageHead
@@ -128,19 +142,7 @@ export function StorePage() {
       )}
       <div className="grid" style={{ gridTemplateColumns: 'minmax(0,0.78fr) minmax(0,1.3fr)', alignItems: 'start' }}>
         <div className="stack">
-          {freezers
-            .filter((f) => f.place.kind === 'freezer')
-            .map((f) => (
-              <FreezerCard
-                key={f.place.id}
-                f={f}
-                data={data.packs}
-                match={match}
-                filtered={filtered}
-                selected={pack?.packId}
-                onSelect={(p) => setSelected(p.packId)}
-              />
-            ))}
+          {drawn('freezer')}
           {pack && (
             <section className="card" aria-label="Selected pack" style={{ position: 'sticky', top: 80 }}>
               <div className="row" style={{ alignItems: 'flex-start' }}>
@@ -181,19 +183,7 @@ export function StorePage() {
           )}
         </div>
         <div className="stack">
-          {freezers
-            .filter((f) => f.place.kind === 'chest')
-            .map((f) => (
-              <FreezerCard
-                key={f.place.id}
-                f={f}
-                data={data.packs}
-                match={match}
-                filtered={filtered}
-                selected={pack?.packId}
-                onSelect={(p) => setSelected(p.packId)}
-              />
-            ))}
+          {drawn('chest')}
           <section className="card" aria-label="Packs as a list">
             <div className="cardhead">
               <h2>{filtered ? `${countOf(shown.length, 'pack')} of ${data.packs.length}` : 'All packs, the soonest first'}</h2>
