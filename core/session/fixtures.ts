@@ -1,12 +1,15 @@
-import type { Batch, Household, Revision, Session } from '#core/contract';
+import type { Batch, EventData, Household, Revision, Session, TamboEvent } from '#core/contract';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
+import { codeFrom } from '#core/pack';
 import { reheatRows, thawRows } from '#core/pack/data';
 import { scaleRecipe } from '#core/recipe';
-import type { PackState } from '#core/store';
+import { foldPack, type PackState } from '#core/store';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
+import { testFilled, testInstant } from '../store/fixtures.ts';
+import type { Ground } from './ground.ts';
 import type { World } from './world.ts';
 
 export const testHousehold: Household = {
@@ -84,3 +87,55 @@ export const testSession = (batches: readonly Batch[] = [{ id: 'b1', recipeId: '
   cooks: [{ id: 'j', name: 'Joaquim' }],
   batches: [...batches],
 });
+
+/** The same household as a device keeps it: one recipe, one session, a chest, nothing in store unless told otherwise. */
+export const testGround = (over: Partial<Ground> = {}): Ground => {
+  const { places, equipment } = testWorld();
+  const revision = testRevision();
+  return {
+    storeId: 'store',
+    household: testHousehold,
+    eaters: [testEater('osk')],
+    equipment: [...equipment],
+    containers: [],
+    places: [...places],
+    packs: [],
+    usage: [],
+    recipes: [{ id: revision.recipeId, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }],
+    revisions: [revision],
+    sessions: [testSession()],
+    events: [['s1', []]],
+    sessionPacks: [['s1', []]],
+    eatenDays: [],
+    lately: [],
+    ingredients: [...ingredientRows],
+    lives: [...lifeRows],
+    materials: [...materialRows],
+    reheats: [...reheatRows],
+    thaws: [...thawRows],
+    presets: [],
+    allergenNames: [['al_celery', 'celery']],
+    heard: [],
+    ...over,
+  };
+};
+
+let packNumber = 0;
+/** A pack in the chest, as its events would have made it. */
+export function testPack(id: string, over: Partial<EventData<'filled'>> = {}, changes: Partial<PackState> = {}): PackState {
+  packNumber += 1;
+  const data = testFilled({ code: codeFrom(packNumber), ...over });
+  const filled: TamboEvent = {
+    id: `f-${id}`,
+    type: 'filled',
+    subjects: [id],
+    instant: testInstant(0),
+    device: 'd',
+    counter: 0,
+    version: 1,
+    data,
+  };
+  const pack = foldPack([filled], id);
+  if (!pack) throw new Error('a filled pack is a pack');
+  return { ...pack, placeId: 'shed', zoneId: 'left', ...changes };
+}

@@ -1,75 +1,21 @@
 import { describe, expect, it } from 'vitest';
-import type { EventData, TamboEvent } from '#core/contract';
-import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
-import { reheatRows, thawRows } from '#core/pack/data';
+import type { TamboEvent } from '#core/contract';
 import { codeFrom } from '#core/pack';
-import { foldPack, type PackState } from '#core/store';
 import { testEater } from '../kitchen/fixtures.ts';
-import { testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
-import { testHousehold, testSession } from './fixtures.ts';
+import { testGround, testPack, testSession } from './fixtures.ts';
 import { afterWaiting, storeAnswer, viewOf, worldOfGround, type Ground } from './index.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 let counter = 0;
 const ev = (type: TamboEvent['type'], subjects: string[], data: unknown, id = `w${(counter += 1)}`): TamboEvent =>
   ({ id, type, subjects, instant: testInstant(1000 + counter), device: 'phone', counter, version: 1, data }) as TamboEvent;
-const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState => ({
-  ...foldPack(
-    [
-      {
-        id: `f-${id}`,
-        type: 'filled',
-        subjects: [id],
-        instant: testInstant(0),
-        device: 'd',
-        counter: 0,
-        version: 1,
-        data: testFilled(over),
-      },
-    ],
-    id,
-  )!,
-  placeId: 'shed',
-  zoneId: 'left',
-});
-const revision = testRevision();
-const ground = (over: Partial<Ground> = {}): Ground => ({
-  storeId: 'store',
-  household: testHousehold,
-  eaters: [testEater('osk')],
-  equipment: [],
-  containers: [],
-  places: [
-    {
-      id: 'shed',
-      name: 'Shed',
-      kind: 'chest',
-      litres: 200,
-      temperatureC: -18,
-      zones: [{ id: 'left', name: 'left', litres: 200 }],
-      prefers: [],
-    },
-  ],
-  packs: [pack('a', { code: codeFrom(1), containerId: 'tub' }), pack('b', { code: codeFrom(2), containerId: 'tub' })],
-  usage: [['tub', { holding: 2, toWash: 0, ever: 2 }]],
-  recipes: [{ id: 'rec1', revisionId: 'rev1', name: revision.name, kind: 'meal', archived: false }],
-  revisions: [revision],
-  sessions: [testSession()],
-  events: [['s1', []]],
-  sessionPacks: [['s1', []]],
-  eatenDays: [],
-  lately: [],
-  ingredients: [...ingredientRows],
-  lives: [...lifeRows],
-  materials: [...materialRows],
-  reheats: [...reheatRows],
-  thaws: [...thawRows],
-  presets: [],
-  allergenNames: [],
-  heard: [],
-  ...over,
-});
+const ground = (over: Partial<Ground> = {}): Ground =>
+  testGround({
+    packs: [testPack('a', { code: codeFrom(1), containerId: 'tub' }), testPack('b', { code: codeFrom(2), containerId: 'tub' })],
+    usage: [['tub', { holding: 2, toWash: 0, ever: 2 }]],
+    ...over,
+  });
 const eaten = (packId: string, portions: number, rest: 'none' | 'fridge' = 'none', id?: string): TamboEvent =>
   ev('eaten', [packId], { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions }], guests: 0, rest }, id);
 const left = (g: Ground, id: string): number | undefined => g.packs.find((p) => p.packId === id)?.left;
