@@ -104,6 +104,25 @@ describe('History', () => {
     const zone = (await get<StoreAnswer>('/store')).packs.find((p) => p.packId === pack.packId)!.zoneId;
     expect(zone).toBe('box_middle');
   });
+  it('does the same with what was changed, and shows the undo at what it took back', async () => {
+    const { household } = await get<FrameAnswer>('/frame');
+    const undo = (undoes: string) =>
+      request(s.app)
+        .post('/api/undo')
+        .send({ writeId: `hu${(n += 1)}`, device: 'test', instant: now, undoes });
+    await write([{ table: 'household', id: household.id, data: { ...household, parDays: 9 } }]);
+    const id = `hw${n}`;
+    const entry = async () => (await get<HistoryAnswer>('/history?limit=50')).entries.find((e) => e.id === id)!;
+    const par = async () => (await get<FrameAnswer>('/frame')).household.parDays;
+    await undo(id);
+    expect(await entry()).toMatchObject({ undone: true, undoneBy: `hu${n}` });
+    expect(await par()).toBe(household.parDays);
+    await undo(`hu${n}`);
+    expect(await entry()).toMatchObject({ undone: false });
+    expect(await par()).toBe(9);
+    expect((await get<HistoryAnswer>('/history?limit=50')).entries.some((e) => e.says.startsWith('Undo'))).toBe(false);
+    await write([{ table: 'household', id: household.id, data: household }]);
+  });
   it('keeps to the limit asked for, within bounds', async () => {
     expect((await get<HistoryAnswer>('/history?limit=7')).entries).toHaveLength(7);
     expect((await get<HistoryAnswer>('/history?limit=-3')).entries).toHaveLength(1);

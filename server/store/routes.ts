@@ -1,12 +1,13 @@
-import { desc, eq, or } from 'drizzle-orm';
+import { eq, or } from 'drizzle-orm';
 import { Router } from 'express';
 import { readCode } from '#core/pack';
-import { countAnswer, packAnswer, sayEvent, storeAnswer, type HistoryAnswer } from '#core/session';
-import { byOrder, undoneIds, type PackState } from '#core/store';
+import { countAnswer, packAnswer, storeAnswer } from '#core/session';
+import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
-import { eventFrom, eventsOf, packsWhere } from '../events/index.ts';
+import { eventsOf, packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { settingOf } from '../session/index.ts';
+import { history } from './history.ts';
 
 const packBy = (db: Db, key: string): PackState | undefined =>
   packsWhere(db, or(eq(schema.packState.packId, key), eq(schema.packState.code, key)))[0];
@@ -37,47 +38,6 @@ function findPack(db: Db, typed: string): PackState {
     message,
     (offers.length > 0 ? offers.slice(0, 5) : ['a code of five signs']).map((o) => ({ path: 'code', expected: o, got: typed })),
   );
-}
-
-/** Events and document changes, newest first, each with its undo. */
-function history(ctx: Context, limit: number): HistoryAnswer {
-  const { world, today } = settingOf(ctx);
-  const names = new Map(world.eaters.map((e) => [e.id, e.name]));
-  const events = ctx.db.select().from(schema.event).orderBy(desc(schema.event.instant)).limit(limit).all().map(eventFrom);
-  const gone = undoneIds(events.toSorted(byOrder));
-  // the undo that counts: undoing it brings its target back
-  const undoOf = new Map(events.flatMap((e) => (e.type === 'undone' && !gone.has(e.id) ? [[e.data.eventId, e.id] as const] : [])));
-  const packName = new Map(
-    ctx.db
-      .select({ id: schema.packState.packId, name: schema.packState.name })
-      .from(schema.packState)
-      .all()
-      .map((r) => [r.id, r.name]),
-  );
-  const sessionName = new Map(
-    ctx.db
-      .select({ id: schema.session.id, data: schema.session.data })
-      .from(schema.session)
-      .all()
-      .map((r) => [r.id, (r.data as { name: string }).name]),
-  );
-  const subject = (id: string | undefined): string => packName.get(id ?? '') ?? sessionName.get(id ?? '') ?? 'something';
-  const logged = events
-    .filter((e) => e.type !== 'undone')
-    .map((e) => ({
-      id: e.id,
-      at: e.instant,
-      says: `${packName.has(e.subjects[0] ?? '') ? '' : `${subject(e.subjects[0])}: `}${sayEvent(e, subject(e.subjects[0]), names, today)}`,
-      type: 'event' as const,
-      undone: gone.has(e.id),
-      ...(undoOf.has(e.id) && { undoneBy: undoOf.get(e.id) ?? '' }),
-      subjects: e.subjects,
-    }));
-  const writes = new Map<string, HistoryAnswer['entries'][number]>();
-  for (const c of ctx.db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all())
-    if (!writes.has(c.writeId))
-      writes.set(c.writeId, { id: c.writeId, at: c.at, says: c.label, type: 'change', undone: false, subjects: [] });
-  return { entries: [...logged, ...writes.values()].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit) };
 }
 
 /** The store by place, one pack by id or code, and history. */

@@ -13,7 +13,8 @@ import {
 import { documentById, schema, type Db } from '../db/index.ts';
 
 export type WriteAnswer =
-  { status: 200; body: { writeId: string; changed: number } } | { status: 404 | 409 | 422; body: { message: string; refusals: Refusal[] } };
+  | { status: 200; body: { writeId: string; changed: number; undoes?: string } }
+  | { status: 404 | 409 | 422; body: { message: string; refusals: Refusal[] } };
 
 const refused = (status: 404 | 409 | 422, message: string, list: Refusal[] = []): WriteAnswer => ({
   status,
@@ -147,6 +148,8 @@ export function acceptUndo(db: Db, value: unknown, at: Instant): WriteAnswer {
       .filter((r) => r.table !== 'recipe_revision')
       .toReversed()
       .map((r) => ({ table: r.table as DocumentTable, id: r.rowId, data: r.before }));
-    return apply(tx, { writeId, device, instant: at, label: `Undo: ${rows[0]?.label ?? ''}`.slice(0, 120), changes: inverse }, at);
+    const done = apply(tx, { writeId, device, instant: at, label: `Undo: ${rows[0]?.label ?? ''}`.slice(0, 120), changes: inverse }, at);
+    // kept with the answer, so that History knows what took what back
+    return done.status === 200 ? { ...done, body: { ...done.body, undoes } } : done;
   });
 }

@@ -72,7 +72,13 @@ export function HistoryPage() {
                     type="button"
                     className="link s"
                     aria-label={`Bring back: ${e.says}`}
-                    onClick={() => void undo({ kind: 'events', events: [{ id: e.undoneBy ?? '', subjects: e.subjects }] })}
+                    onClick={() =>
+                      void undo(
+                        e.type === 'event'
+                          ? { kind: 'events', events: [{ id: e.undoneBy ?? '', subjects: e.subjects }] }
+                          : { kind: 'write', writeId: e.undoneBy ?? '' },
+                      )
+                    }
                   >
                     bring back
                   </button>
