@@ -3,6 +3,9 @@ import { startServer, type RunningServer } from '../scripts/server.mjs';
 
 export { expect };
 
+/** What the browser itself notes of requests that were cut off on purpose, and of a service worker asked for by a page that is being left. */
+const harmless = /ERR_|Failed to load resource|An unknown error occurred when fetching the script/;
+
 /** The demo household on a Tuesday afternoon, on a server of its own; page errors fail the test. */
 export const test = base.extend<{ demo: boolean; server: RunningServer; errors: string[] }>({
   demo: [true, { option: true }],
@@ -16,7 +19,7 @@ export const test = base.extend<{ demo: boolean; server: RunningServer; errors: 
       const errors: string[] = [];
       page.on('pageerror', (e) => errors.push(e.message));
       page.on('console', (m) => {
-        if (m.type() === 'error' && !/ERR_|Failed to load resource/.test(m.text())) errors.push(m.text());
+        if (m.type() === 'error' && !harmless.test(m.text())) errors.push(m.text());
       });
       await use(errors);
       expect(errors).toEqual([]);

@@ -10,6 +10,8 @@ import { openDb, schema } from './db/index.ts';
 import { migrationsFolder, stamped } from './testing.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
+/** More than a server is sent before it is killed; all numbers must be codes. */
+const perRound = 5000;
 const kills = process.env.TAMBO_THOROUGH ? 100 : 2;
 
 async function start(folder: string): Promise<{ child: ChildProcess; address: string }> {
@@ -40,7 +42,7 @@ describe('a killed server', () => {
         const gone = new Promise((resolve) => child.on('exit', resolve));
         setTimeout(() => child.kill('SIGKILL'), 120 + ((round * 37) % 700));
         for (let i = 0; ; i += 1) {
-          const n = round * 10_000 + i;
+          const n = round * perRound + i;
           const e = stamped('filled', [`pack-${n}`], testFilled({ code: codeFrom(n) }), { id: `kill-${n}` });
           try {
             const res = await fetch(`${address}/api/events`, {
