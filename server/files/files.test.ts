@@ -9,12 +9,14 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ZipFile } from 'yazl';
 import { exportSchema } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import type { JobState, RestoreLook, StoreAnswer } from '#core/session';
+import type { FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/session';
 import { openDb, type OpenDb } from '../db/index.ts';
 import { makeDemo } from '../demo/makeDemo.ts';
 import { migrationsFolder, stamped, testServer, type TestServer } from '../testing.ts';
 import { makeBackup } from './backup.ts';
+import { copiesFolder, listCopies } from './copies.ts';
 import { backupNames, type Manifest } from './format.ts';
+import { dailyCopy } from './index.ts';
 import { lookAt } from './restore.ts';
 import { copiesToKeep, keepCopies } from './retention.ts';
 import { unpack } from './unpack.ts';
@@ -250,7 +252,57 @@ describe('over the wire', () => {
   });
 });
 
+describe('moving in', () => {
+  it('brings the whole household to a machine that has none', async () => {
+    const other = testServer(now);
+    const ask = async <T>(p: string): Promise<T> => (await request(other.app).get(`/api${p}`)).body as T;
+    const up = (await request(other.app).put('/api/restore').set('content-type', 'application/octet-stream').send(readFileSync(whole)))
+      .body as {
+      id: string;
+      jobId: string;
+    };
+    let state: JobState;
+    do {
+      await new Promise((r) => setTimeout(r, 100));
+      state = await ask<JobState>(`/jobs/${up.jobId}`);
+    } while (state.state === 'running');
+    expect(state.result as RestoreLook).toMatchObject({ sameHousehold: false, onlyHere: 0, here: { packs: 0, events: 0 } });
+    expect((await request(other.app).post('/api/restore/take').send({ id: up.id })).status).toBe(200);
+    const frame = await ask<FrameAnswer>('/frame');
+    expect(frame).toMatchObject({ storeId: manifest.storeId, household: { name: manifest.household } });
+    expect(await ask('/store')).toEqual((await request(await fresh()).get('/api/store')).body);
+    // putting it in place a second time is asked for in vain
+    expect((await request(other.app).post('/api/restore/take').send({ id: up.id })).status).toBe(404);
+    other.close();
+  }, 60_000);
+
+  /** The household as it was when the backup was made. */
+  async function fresh() {
+    const then = testServer(now);
+    await lookAt({ file: whole, ready: at('then.sqlite'), dbFile: then.ctx.dbFile, migrationsFolder, migrationsKnown: known }, quiet);
+    then.ctx.open.close();
+    then.ctx.open = openDb(at('then.sqlite'), migrationsFolder);
+    then.ctx.db = then.ctx.open.db;
+    return then.app;
+  }
+});
+
 describe('daily copies', () => {
+  it('are made once a day by themselves, and the oldest are let go', async () => {
+    const folder = copiesFolder(s.ctx.folder);
+    for (let n = 1; n <= 40; n += 1) writeFileSync(path.join(folder, `tambo-daily-${addDays('2026-11-24', -n)}.zip`), 'x');
+    writeFileSync(path.join(folder, 'holiday-photos.zip'), 'x');
+    expect(await dailyCopy(s.ctx)).toBe('tambo-daily-2026-11-24.zip');
+    expect(await dailyCopy(s.ctx)).toBeUndefined();
+    const daily = listCopies(folder).filter((c) => c.kind === 'daily');
+    expect(daily[0]).toMatchObject({ day: '2026-11-24' });
+    expect(daily[0]!.bytes).toBeGreaterThan(10_000);
+    expect(daily.map((c) => c.day)).toEqual(
+      [...copiesToKeep(Array.from({ length: 41 }, (_, n) => addDays('2026-11-24', -n)))].toSorted().toReversed(),
+    );
+    // what is not ours is left alone
+    expect(readFileSync(path.join(folder, 'holiday-photos.zip'), 'utf8')).toBe('x');
+  }, 60_000);
   it('keep seven days, four weeks, twelve months, and always the newest', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 1, maxLength: 400 }), (offsets) => {
