@@ -21,8 +21,8 @@ const clocksShown = 3;
 /** The worktop: two cooks side by side at arm's length, every running clock readable from two metres and spoken by name. */
 export function WorktopPage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useSessionQuery(id, { pollingInterval: 20_000 });
-  const frame = useFrameQuery(undefined, { pollingInterval: 30_000 }).data;
+  const { data, error, refetch } = useSessionQuery(id, { pollingInterval: 10_000 });
+  const frame = useFrameQuery(undefined, { pollingInterval: 10_000 }).data;
   const now = useNow(1000);
   const pending = usePending(id);
   const actions = useTaskActions(id, now);
