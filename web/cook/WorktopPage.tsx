@@ -58,7 +58,7 @@ export function WorktopPage() {
       <footer className="clocks" aria-label="Running clocks">
         <ul>
           {timers.slice(0, clocksShown).map((t) => {
-            const up = t.limit ? t.leftMin <= 0 : t.leftMin <= 0;
+            const up = t.leftMin <= 0;
             return (
               <li key={t.id} className={up ? 'up' : undefined}>
                 <div>
