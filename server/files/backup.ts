@@ -23,6 +23,7 @@ export function countsOf({ sqlite }: Pick<OpenDb, 'sqlite'>): Counts {
 
 export const householdName = (db: Db): string => documentById(db, 'household', 'household')?.name ?? 'Our kitchen';
 
+/** Steps of the database's shape; of the running one, those that this Tambo knows. */
 export const migrationsIn = ({ sqlite }: Pick<OpenDb, 'sqlite'>): number =>
   (sqlite.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number }).n;
 

@@ -1,5 +1,4 @@
 import { rmSync } from 'node:fs';
-import { sql } from 'drizzle-orm';
 import { documentSchemas, documentTables, eventSchema, type Revision } from '#core/contract';
 import { loadReference, openDb, storeId, type OpenDb } from '../db/index.ts';
 import { rebuild } from '../events/index.ts';
@@ -186,7 +185,3 @@ export async function lookAt({ file, ready, dbFile, migrationsFolder, migrations
     for (const f of temporary) rmSync(f, { force: true });
   }
 }
-
-/** Steps of the database's shape that this Tambo knows. */
-export const migrationsKnownBy = ({ db }: Pick<OpenDb, 'db'>): number =>
-  db.get<{ n: number }>(sql`select count(*) as n from __drizzle_migrations`).n;

@@ -9,10 +9,10 @@ import { exportJsonSchema, refusals } from '#core/contract';
 import { openDb } from '../db/index.ts';
 import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { householdOf } from '../session/index.ts';
+import { migrationsIn } from './backup.ts';
 import { copiesFolder, copyName, copyPath, listCopies, tidyCopies } from './copies.ts';
 import { mostUploadBytes } from './format.ts';
 import { JobFailed } from './jobs.ts';
-import { migrationsKnownBy } from './restore.ts';
 
 const restoreFolder = (ctx: Context): string => {
   const folder = path.join(ctx.folder, 'restore');
@@ -133,7 +133,7 @@ export function fileRoutes(ctx: Context): Router {
         ready: readyFile(ctx, id),
         dbFile: ctx.dbFile,
         migrationsFolder: ctx.migrationsFolder,
-        migrationsKnown: migrationsKnownBy(ctx),
+        migrationsKnown: migrationsIn(ctx.open),
       });
       const tidy = (): void => rmSync(file, { force: true });
       job.finished.then(tidy, tidy);
