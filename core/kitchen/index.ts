@@ -3,7 +3,8 @@ export type { Confidence, Densities, IngredientRow, LifeRow, Range, ReferenceRow
 export { fromNumber, over, plus, times, toNumber, type Rational } from './rational.ts';
 export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from './units.ts';
 export { densityFor, gramsOf, type MassResult } from './mass.ts';
-export { measure, quarterSpoons, wholePieces, type Measured } from './rounding.ts';
+export { measure, wholePieces, type Measured } from './rounding.ts';
+export { measureIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
 export { capital, countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
 export {
   addDays,

@@ -46,9 +46,3 @@ export function wholePieces(exact: number): Measured {
   const value = exact === 0 ? 0 : Math.max(1, Math.round(exact));
   return { exact, value, error: exact === 0 ? 0 : (value - exact) / exact, tooSmallToWeigh: false };
 }
-
-/**
- * Spoons to the quarter: how many of a spoon of `spoonMl` come nearest, at least a quarter.
- * @example quarterSpoons(7.2, 5) // 1.5
- */
-export const quarterSpoons = (ml: number, spoonMl: number): number => (ml <= 0 ? 0 : Math.max(0.25, Math.round((ml / spoonMl) * 4) / 4));

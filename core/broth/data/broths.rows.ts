@@ -1,0 +1,14 @@
+/** Solids, minutes and yield by broth and method. */
+import type { ReferenceRow } from '#core/kitchen';
+export const brothRows: readonly ReferenceRow[] = [
+  {"id": "br_veg", "broth": "vegetable", "solidsGPerLWater": "350-500", "hobSimmerMin": "30-60", "pressureHighMin": "15-30", "slowCookerLowH": "4-6", "naturalRelease": "quick/10", "yieldPctOfWater": "85-90", "note": "hob_simmer_min: 45; over 90 bitter; a loose fill of 1/3-1/2 of the pot gives only 160-260 g per L: mild, reduce", "source": "KIT", "conf": "B"},
+  {"id": "br_mushroom", "broth": "mushroom (kombu: br_dashi)", "solidsGPerLWater": "20-50", "hobSimmerMin": "30-45", "pressureHighMin": 15, "slowCookerLowH": 4, "naturalRelease": "quick", "yieldPctOfWater": 85, "note": "solids_g_per_L_water: dried", "source": "KIT", "conf": "B"},
+  {"id": "br_chicken", "broth": "chicken carcass, wings", "solidsGPerLWater": "400-600", "hobSimmerMin": "120-240", "pressureHighMin": "45-60", "slowCookerLowH": "8-12", "naturalRelease": "full", "yieldPctOfWater": "75-85", "note": "hob_simmer_min: to 360; pressure_high_min: raw 60", "source": "KIT;EXT", "conf": "B"},
+  {"id": "br_turkey", "broth": "turkey carcass", "solidsGPerLWater": "400-500", "hobSimmerMin": "180-240", "pressureHighMin": "60-75", "slowCookerLowH": "8-12", "naturalRelease": "full", "yieldPctOfWater": "75-85", "source": "KIT", "conf": "B"},
+  {"id": "br_beef", "broth": "beef/veal bones", "solidsGPerLWater": "450-600", "hobSimmerMin": "360-720", "pressureHighMin": "120-180", "slowCookerLowH": "12-24", "naturalRelease": "full", "yieldPctOfWater": "65-80", "note": "hob_simmer_min: min 240", "source": "KIT", "conf": "B"},
+  {"id": "br_pork", "broth": "pork bones", "solidsGPerLWater": "450-600", "hobSimmerMin": "240-480", "pressureHighMin": "90-150", "slowCookerLowH": "12-18", "naturalRelease": "full", "yieldPctOfWater": "65-80", "note": "hob_simmer_min: ramen 720", "source": "KIT", "conf": "B"},
+  {"id": "br_fish", "broth": "white fish frames", "solidsGPerLWater": "400-500", "hobSimmerMin": "20-40", "pressureHighMin": "10-15", "slowCookerLowH": "no", "naturalRelease": "quick/10", "yieldPctOfWater": 90, "source": "KIT", "conf": "B"},
+  {"id": "br_prawn", "broth": "prawn/crab shells", "solidsGPerLWater": "250-400", "hobSimmerMin": "20-30", "pressureHighMin": 10, "slowCookerLowH": "no", "naturalRelease": "quick", "yieldPctOfWater": 90, "source": "KIT", "conf": "B"},
+  {"id": "br_ham", "broth": "ham bone", "solidsGPerLWater": "300-450", "hobSimmerMin": "120-180", "pressureHighMin": "45-60", "slowCookerLowH": "8-10", "naturalRelease": "full", "yieldPctOfWater": 80, "source": "KIT", "conf": "B"},
+  {"id": "br_dashi", "broth": "kombu", "solidsGPerLWater": 10, "pressureHighMin": "no", "slowCookerLowH": "no", "yieldPctOfWater": 98, "note": "hob_simmer_min: cold 30-60, 60-70 C 30; 10 g per L is strong, iodine: see seaweed in 9.2", "source": "KIT", "conf": "B"},
+];

@@ -1,0 +1,2 @@
+export { brothRows } from './broths.rows.ts';
+export { scrapRows } from './scraps.rows.ts';

@@ -1,0 +1,3 @@
+export { freezingRows } from './freezing.rows.ts';
+export { seasoningRows } from './seasonings.rows.ts';
+export { textureRows } from './textures.rows.ts';

@@ -1,0 +1,28 @@
+/** Textures that change in a frozen dish, and the way round. */
+import type { ReferenceRow } from '#core/kitchen';
+export const textureRows: readonly ReferenceRow[] = [
+  {"id": "tx_wheat", "item": "flour or cornflour-thickened sauce", "change": "weeps, curdles, thins", "workaround": "whisk on reheat; waxy rice flour or tapioca/modified starch; thicken on reheat", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_waxy", "item": "sweet (waxy/glutinous) rice flour", "change": "freeze-stable", "workaround": "swap 1:1 for flour", "source": "NCHFP", "conf": "B"},
+  {"id": "tx_cream", "item": "cream, milk, yogurt, soft cheese sauce", "change": "splits, grainy", "workaround": "add after; >=36 pct fat better; blend", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_coconut", "item": "coconut milk", "change": "may split", "workaround": "stir/blend", "source": "KIT", "conf": "B"},
+  {"id": "tx_mayo", "item": "mayonnaise, salad dressing", "change": "separates", "workaround": "add after", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_eggwhite", "item": "hard cooked egg white", "change": "rubbery", "workaround": "leave out", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_icing", "item": "egg white icing, meringue", "change": "weeps", "workaround": "add after", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_gelatin", "item": "gelatin", "change": "weeps", "workaround": "agar partly; leave out", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_custard", "item": "custard, cream fillings", "change": "watery, lumpy", "workaround": "add after", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_potato", "item": "potato chunks", "change": "soft, grainy, dark", "workaround": "mash, or leave out/waxy small dice", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_pasta", "item": "pasta", "change": "mushy", "workaround": "undercook 2-3 min, or add fresh", "figure": "-25 pct time", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_rice", "item": "rice in soup", "change": "swells, soft", "workaround": "undercook 3-4 min or freeze apart", "figure": "-20 pct", "source": "NCHFP", "conf": "B"},
+  {"id": "tx_veg", "item": "veg in stew", "change": "soft", "workaround": "undercook 25-30 pct; add peas etc. last", "source": "NCHFP", "conf": "B"},
+  {"id": "tx_fried", "item": "fried foods", "change": "soggy", "workaround": "oven crisp on rack", "figure": "200 C (400 F)", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_crumb", "item": "crumb, cheese topping", "change": "soggy", "workaround": "add on reheat", "figure": "last 10-15 min", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_rawveg", "item": "lettuce, cucumber, radish, raw tomato, sprouts", "change": "limp", "workaround": "leave out", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_meatdry", "item": "plain cooked meat", "change": "dry", "workaround": "cover in gravy/sauce", "source": "NCHFP", "conf": "A"},
+  {"id": "tx_beans", "item": "cooked beans", "change": "skins split", "workaround": "freeze in liquid, slightly firm", "source": "KIT", "conf": "B"},
+  {"id": "tx_fat", "item": "fat on chilled broth/stew", "change": "rancid", "workaround": "lift fat before freezing", "source": "NCHFP", "conf": "B"},
+  {"id": "tx_sugar", "item": "sweet soft foods", "change": "soft when frozen", "source": "KIT", "conf": "B"},
+  {"id": "tx_thicksoup", "item": "thick soup on thaw", "change": "thicker or watery", "workaround": "loosen with broth 10 pct", "source": "KIT", "conf": "B"},
+  {"id": "tx_bread", "item": "sandwich bread", "change": "soggy", "workaround": "butter edge-to-edge; no wet fill", "source": "NCHFP", "conf": "B"},
+  {"id": "tx_yolk", "item": "raw yolk", "change": "gels", "workaround": "0.7 g salt or 6 g sugar per 70 g (1/8 tsp salt or 1.5 tsp sugar per 4 yolks, 60 ml)", "source": "NCHFP;FSIS", "conf": "A"},
+  {"id": "tx_wholeegg", "item": "raw whole beaten", "change": "slight gel", "workaround": "2.5 ml (1/2 tsp) salt or 22 ml (1.5 tbsp) sugar per cup", "source": "NCHFP", "conf": "B"},
+];
