@@ -40,6 +40,10 @@ export const unitSchema = z.enum([
   'usTbsp',
   'piece',
   'pinch',
+  'turn',
+  'handful',
+  'glug',
+  'ladle',
 ]);
 
 export type Id = z.infer<typeof idSchema>;

@@ -86,6 +86,14 @@ export const eventData = {
     tareG: z.number().min(0).max(50_000),
     netG: z.number().positive().max(200_000),
     volumeMl: z.number().positive().max(200_000),
+    /** Weighed, dipped with a ruler, or ladled out; weighed when absent. */
+    by: z.enum(['scale', 'ruler', 'ladle']).optional(),
+  }),
+  /** What was bought and what was left of it to cook with. */
+  trimmed: z.object({
+    ingredientId: idSchema,
+    boughtG: z.number().positive().max(100_000),
+    usableG: z.number().min(0).max(100_000),
   }),
   eatenTonight: z.object({ batchId: idSchema, day: daySchema, shares, volumeMl: z.number().min(0).max(200_000) }),
   yieldDiscarded: z.object({ batchId: idSchema, volumeMl: z.number().positive().max(200_000), reason: z.string().max(200) }),
@@ -118,6 +126,7 @@ export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yi
   taskSkipped: 'cook',
   taskExtended: 'cook',
   weighed: 'yield',
+  trimmed: 'yield',
   eatenTonight: 'yield',
   yieldDiscarded: 'yield',
   packingClosed: 'session',
@@ -158,6 +167,7 @@ export const eventSchema = z.discriminatedUnion('type', [
   one('taskSkipped'),
   one('taskExtended'),
   one('weighed'),
+  one('trimmed'),
   one('eatenTonight'),
   one('yieldDiscarded'),
   one('packingClosed'),

@@ -33,7 +33,8 @@ const weekSchema = z.partialRecord(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 's
 export const presenceSchema = z.object({
   weekly: weekSchema,
   rota: z.object({ firstDay: daySchema, daysOn: z.number().int().min(1).max(120), daysOff: z.number().int().min(1).max(120) }).optional(),
-  away: z.array(z.object({ from: daySchema, to: daySchema })).max(200),
+  /** Days away, both included; those of a calendar file carry its entry's id, so that reading it again replaces them. */
+  away: z.array(z.object({ from: daySchema, to: daySchema, label: z.string().max(80).optional(), uid: z.string().max(200).optional() })).max(400),
   exceptions: z.array(z.object({ day: daySchema, meal: mealSchema, present: z.boolean() })).max(500),
 });
 
@@ -54,19 +55,37 @@ export const eaterSchema = z.object({
 export const equipmentSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
-  kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan', 'scale', 'probe']),
+  kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan', 'scale', 'probe', 'slowCooker', 'pressureCooker', 'vacuumSealer', 'dehydrator', 'freezeDryer', 'ice', 'sink', 'worktop']),
   count: z.number().int().min(0).max(20),
   litres: z.number().positive().max(100).optional(),
   diameterMm: z.number().positive().max(1000).optional(),
   heightMm: z.number().positive().max(1000).optional(),
   tareG: z.number().positive().max(50_000).optional(),
   watts: z.number().positive().max(20_000).optional(),
+  /** How a hob heats; decides how much of its power reaches the pot. */
+  heat: z.enum(['gas', 'ceramic', 'induction']).optional(),
+  /** The owner's own limit, instead of the usual one for its kind. */
+  fillShare: z.number().min(0.1).max(1).optional(),
+  /** Marks on a bowl by what is done in it; nothing more is left free above them. */
+  marks: z
+    .object({
+      pulseMl: z.number().positive().max(20_000).optional(),
+      pureeMl: z.number().positive().max(20_000).optional(),
+      hotMl: z.number().positive().max(20_000).optional(),
+    })
+    .optional(),
+  /** Usable size inside: an oven's shelf, a sheet pan, a dryer's tray. */
+  widthMm: z.number().positive().max(3000).optional(),
+  depthMm: z.number().positive().max(3000).optional(),
+  /** Ice on hand, or what an ice maker gives a day; water a freeze dryer can take. */
+  kg: z.number().positive().max(200).optional(),
+  note: z.string().max(200).optional(),
 });
 
 export const containerSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
-  shape: z.enum(['tub', 'bag', 'pan', 'jar', 'tray']),
+  shape: z.enum(['tub', 'bag', 'pan', 'jar', 'tray', 'mould', 'box']),
   /** To the brim or seal, before headspace; for a tray, one cell. */
   brimMl: z.number().positive().max(30_000),
   /** Already after headspace, from the reference. */
@@ -81,6 +100,8 @@ export const containerSchema = z.object({
   owned: z.number().int().min(0).max(2000),
   oneUse: z.boolean(),
   costCents: z.number().int().min(0).max(100_000).optional(),
+  /** How it closes. */
+  seal: z.enum(['lid', 'screw', 'zip', 'crimp', 'heat', 'none']).optional(),
   materialId: idSchema,
   presetId: idSchema.optional(),
 });
@@ -97,6 +118,10 @@ export const placeSchema = z.object({
     .min(1)
     .max(20),
   freezingKgPerDay: z.number().positive().max(200).optional(),
+  /** Places where a tray lies level. */
+  levelPlaces: z.number().int().min(0).max(40).optional(),
+  /** How far its owner trusts it: age, door, history. */
+  trust: z.enum(['full', 'some', 'little']).optional(),
   note: z.string().max(200).optional(),
   prefers: z.array(kindSchema),
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, instantSchema, kindSchema, rationalSchema, unitSchema } from './basics.ts';
+import { daySchema, idSchema, instantSchema, kindSchema, rationalSchema, unitSchema } from './basics.ts';
 
 const share = z.object({ lineId: idSchema, share: z.number().positive().max(1) });
 
@@ -14,8 +14,8 @@ export const scalingRuleSchema = z.discriminatedUnion('rule', [
     of: z.enum(['rest', 'total']),
     lines: z.array(idSchema).min(1),
   }),
-  z.object({ rule: z.literal('perVessel') }),
-  z.object({ rule: z.literal('cover') }),
+  z.object({ rule: z.literal('perVessel'), containerId: idSchema.optional() }),
+  z.object({ rule: z.literal('cover'), lines: z.array(idSchema).optional(), aboveMm: z.number().min(0).max(200).optional() }),
   z.object({ rule: z.literal('fixed') }),
 ]);
 
@@ -78,6 +78,8 @@ export const stepSchema = z.object({
   handsOnMin: z.number().min(0).max(600),
   handsOnPerKgMin: z.number().min(0).max(120),
   waitMin: z.number().min(0).max(20_000),
+  /** What lies on the pot while it simmers; read from the text when absent. */
+  lid: z.enum(['off', 'ajar', 'on']).optional(),
   cue: z.string().max(200).optional(),
   hazards: z.array(z.enum(['hotBlending', 'rawPoultry', 'rawMeat', 'beans', 'garlicOil', 'rice', 'baby', 'hotFat'])),
   after: z.array(idSchema),
@@ -107,6 +109,16 @@ export const revisionSchema = z.object({
   tags: z.array(z.string().max(40)).max(20),
   source: z.string().max(200),
   note: z.string().max(1000).optional(),
+  /** What a concentrate gives: so much of it for so much water, or in place of so many pieces. */
+  dose: z
+    .object({
+      amount: z.number().positive().max(1000),
+      unit: z.enum(['tsp', 'tbsp', 'g', 'piece']),
+      perMl: z.number().positive().max(10_000).optional(),
+      insteadOf: z.object({ ingredientId: idSchema, count: z.number().positive().max(1000) }).optional(),
+      noSalt: z.boolean(),
+    })
+    .optional(),
   /** What the cook has confirmed on the review card; planning needs kind and yield. */
   confirmed: z.array(z.enum(['kind', 'yield', 'serving', 'storage', 'hands'])),
   madeAt: instantSchema,
@@ -118,6 +130,12 @@ export const recipeSchema = z.object({
   name: z.string().min(1).max(120),
   kind: kindSchema,
   archived: z.boolean(),
+  /** What to do otherwise next time; done once a revision has taken it up. */
+  notes: z
+    .array(z.object({ id: idSchema, text: z.string().min(1).max(400), day: daySchema, doneIn: idSchema.optional() }))
+    .max(60)
+    .optional(),
+  rating: z.number().int().min(1).max(5).optional(),
 });
 
 export type ScalingRule = z.infer<typeof scalingRuleSchema>;

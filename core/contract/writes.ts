@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema, instantSchema } from './basics.ts';
 import { containerSchema, eaterSchema, equipmentSchema, householdSchema, placeSchema } from './kitchen.ts';
+import { referenceEditSchema } from './reference.ts';
 import { recipeSchema, revisionSchema } from './recipe.ts';
 import { sessionSchema } from './session.ts';
 
@@ -16,12 +17,16 @@ export const documentSchemas = {
   session: sessionSchema,
 } as const;
 
+/** Documents, and a household's own versions of reference rows: all that a write may change. */
+export const writableSchemas = { ...documentSchemas, reference: referenceEditSchema } as const;
+
 export type DocumentTable = keyof typeof documentSchemas;
 export type DocumentOf<T extends DocumentTable> = z.infer<(typeof documentSchemas)[T]>;
+export type WritableTable = keyof typeof writableSchemas;
 export const documentTables = Object.keys(documentSchemas) as DocumentTable[];
 
 const changeSchema = z.object({
-  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session']),
+  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session', 'reference']),
   id: idSchema,
   /** The whole new document, or null to delete it (softly). */
   data: z.unknown().nullable(),

@@ -119,8 +119,9 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
         batchIds: [batchId],
         title: step.text,
         detail: uses.length > 0 ? listOf(uses.map((l) => `${l.out ? `${l.out} ` : ''}${l.line.name}`)) : '',
-        handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg)),
-        waitMin: step.waitMin,
+        handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
+        // a bigger pot takes longer to boil, and what does not fit goes in turn
+        waitMin: Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
         after: [...new Set([...step.after.map((s) => `step:${batchId}:${s}`), ...waitsFor])],
         needs: step.needs.map((n) => ({ kind: n.kind, ...(n.tempC !== undefined && { tempC: n.tempC }) })),
         ...(step.cue && { cue: step.cue }),

@@ -214,9 +214,10 @@ export function measureIn(system: UnitSystem, input: MeasureInput): Measure {
   if (!Number.isFinite(n) || n < 0) throw new RangeError(`measureIn: expected an amount of 0 or more, got ${quantity.amount}`);
   if (n === 0) return { text: 'none', error: 0, how: 'count' };
   if (quantity.unit === 'piece') return counted(n, input.whole ?? false);
-  if (quantity.unit === 'pinch') {
-    const pinches = Math.max(1, Math.round(n));
-    return { text: `${pinches} ${pinches > 1 ? 'pinches' : 'pinch'}`, error: 0, how: 'pinch' };
+  if (unitFacts[quantity.unit].dimension === 'none') {
+    const count = Math.max(1, Math.round(n));
+    const one = unitFacts[quantity.unit].short;
+    return { text: `${count} ${count === 1 ? one : one === 'pinch' ? 'pinches' : `${one}s`}`, error: 0, how: 'pinch' };
   }
   const base = inBase(quantity);
   if (!base) throw new RangeError(`measureIn: ${unitFacts[quantity.unit].short} is neither a mass nor a volume`);

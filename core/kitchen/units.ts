@@ -36,6 +36,10 @@ export const unitFacts: Readonly<Record<Unit, UnitFact>> = {
   ukFlOz: { dimension: 'volume', base: '56826125/2000000', short: 'UK fl oz', names: ['uk fl oz'] },
   piece: { dimension: 'piece', base: '1', short: '', names: ['piece', 'pieces'] },
   pinch: { dimension: 'none', base: '1', short: 'pinch', names: ['pinch', 'pinches', 'dash', 'dashes'] },
+  turn: { dimension: 'none', base: '1', short: 'turn', names: ['turn', 'turns'] },
+  handful: { dimension: 'none', base: '1', short: 'handful', names: ['handful', 'handfuls'] },
+  glug: { dimension: 'none', base: '1', short: 'glug', names: ['glug', 'glugs'] },
+  ladle: { dimension: 'none', base: '1', short: 'ladle', names: ['ladle', 'ladles'] },
 };
 
 const byName = new Map<string, Unit>(

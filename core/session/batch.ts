@@ -171,7 +171,7 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
 /** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
 export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
   const { batch, revision } = input;
-  const result = world.scale(revision, batch.portions);
+  const result = world.scale(revision, batch.portions, batch.yieldFactor);
   if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
   const { made, packs, tonightMl, discardedMl, toPackMl, flags } = standingOf(input);
   const packing =

@@ -1,10 +1,10 @@
-import type { Container, Eater, Equipment, Household, Place, Recipe, Revision, Session, TamboEvent, WriteRequest } from '#core/contract';
+import type { Container, Eater, Equipment, Household, Place, Recipe, ReferenceEdit, Revision, Session, TamboEvent, WriteRequest } from '#core/contract';
 import { ingredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import { applyEvent, effective, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, EatenEntry } from './answer/book.ts';
 import { groupOf, type EatenDay } from './supply.ts';
-import type { World } from './world.ts';
+import { scaleOptionsOf, type World } from './world.ts';
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
 export interface Ground {
@@ -67,9 +67,9 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
         const revision = recipe && revisions.get(recipe.revisionId);
         return recipe && revision ? { recipe, revision } : undefined;
       },
-      scale(revision, portions) {
-        const key = `${revision.id} ${portions}`;
-        const result = scaled.get(key) ?? scaleRecipe(revision, portions, { finder, scaleStepG: ground.household.scaleStepG });
+      scale(revision, portions, yieldFactor = 1) {
+        const key = `${revision.id} ${portions} ${yieldFactor}`;
+        const result = scaled.get(key) ?? scaleRecipe(revision, portions, scaleOptionsOf({ ...ground, finder }, yieldFactor));
         scaled.set(key, result);
         return result;
       },
@@ -101,6 +101,16 @@ function written<T extends { id: string }>(rows: readonly T[], table: string, ch
     if (c.table !== table) continue;
     if (c.data === null) map.delete(c.id);
     else map.set(c.id, c.data as unknown as T);
+  }
+  return [...map.values()];
+}
+
+/** Ingredients after edits written here; what was set back shows as shipped once the server has answered. */
+function edited(rows: readonly IngredientRow[], changes: Changes): IngredientRow[] {
+  const map = new Map(rows.map((r) => [r.id, r]));
+  for (const c of changes) {
+    const edit = c.table === 'reference' && c.data !== null ? (c.data as ReferenceEdit) : undefined;
+    if (edit?.table === 'ingredient') map.set((edit.row as IngredientRow).id, edit.row as IngredientRow);
   }
   return [...map.values()];
 }
@@ -168,6 +178,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
     equipment: written(ground.equipment, 'equipment', changes),
     containers: written(ground.containers, 'container', changes),
     places: written(ground.places, 'place', changes),
+    ingredients: edited(ground.ingredients, changes),
     recipes: written(ground.recipes, 'recipe', changes),
     revisions: written(ground.revisions, 'recipe_revision', changes),
     sessions,

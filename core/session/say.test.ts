@@ -31,6 +31,7 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   taskSkipped: [{ ...session, taskId: 't' }, 'skipped'],
   taskExtended: [{ ...session, taskId: 't', minutes: 5 }, '5 min more'],
   weighed: [{ batchId: 'b', grossG: 5000, tareG: 1000, netG: 4000, volumeMl: 3880.4 }, '3.88\u00a0L came out'],
+  trimmed: [{ ingredientId: 'leek', boughtG: 500, usableG: 440 }, '500\u00a0g bought, 440\u00a0g'],
   eatenTonight: [{ batchId: 'b', day: today, shares: [], volumeMl: 400 }, '400\u00a0ml eaten from the pot'],
   yieldDiscarded: [{ batchId: 'b', volumeMl: 300, reason: 'burnt' }, 'burnt'],
   packingClosed: [{ batchId: 'b' }, 'closed'],

@@ -1,5 +1,5 @@
 import type { TamboEvent } from '#core/contract';
-import { sayNear, sayPortions, sayVolume } from '#core/kitchen';
+import { sayMass, sayNear, sayPortions, sayVolume } from '#core/kitchen';
 import type { Stage } from './state.ts';
 
 /** What a logged event says in History. */
@@ -51,8 +51,10 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
       return 'A task skipped';
     case 'taskExtended':
       return `${event.data.minutes} min more for a task`;
+    case 'trimmed':
+      return `${sayMass(event.data.boughtG)} bought, ${sayMass(event.data.usableG)} of it to cook with`;
     case 'weighed':
-      return `Weighed: ${sayVolume(Math.round(event.data.volumeMl))} came out`;
+      return `${event.data.by === 'ruler' ? 'Measured with a ruler' : event.data.by === 'ladle' ? 'Ladled out' : 'Weighed'}: ${sayVolume(Math.round(event.data.volumeMl))} came out`;
     case 'eatenTonight':
       return `${sayVolume(Math.round(event.data.volumeMl))} eaten from the pot`;
     case 'yieldDiscarded':

@@ -63,7 +63,7 @@ function plan(session: Session, world: World): Planned {
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
   const scaled = found.flatMap(({ batch, revision }) => {
     if (!revision) return [];
-    const r = world.scale(revision, batch.portions);
+    const r = world.scale(revision, batch.portions, batch.yieldFactor);
     return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
   });
   const planned = {

@@ -1,7 +1,7 @@
 import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
 import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
-import { allergenSummary, type ScaleResult } from '#core/recipe';
+import { allergenSummary, type ScaleOptions, type ScaleResult } from '#core/recipe';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {
@@ -16,7 +16,7 @@ export interface World {
   recipe: (id: string) => { recipe: Recipe; revision: Revision } | undefined;
   revision: (id: string) => Revision | undefined;
   /** A recipe at a number of portions; revisions never change, so an answer may be kept. */
-  scale: (revision: Revision, portions: number) => ScaleResult;
+  scale: (revision: Revision, portions: number, yieldFactor?: number) => ScaleResult;
   finder: IngredientFinder;
   lives: ReadonlyMap<string, LifeRow>;
   materials: ReadonlyMap<string, ReferenceRow>;
@@ -24,6 +24,18 @@ export interface World {
   thaws: readonly ReferenceRow[];
   allergenNames: ReadonlyMap<string, string>;
 }
+
+/** What a recipe is scaled with in this kitchen. */
+export const scaleOptionsOf = (
+  world: Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>,
+  yieldFactor = 1,
+): ScaleOptions => ({
+  finder: world.finder,
+  scaleStepG: world.household.scaleStepG,
+  units: world.household.units,
+  gear: { equipment: world.equipment, containers: world.containers },
+  yieldFactor,
+});
 
 /** Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown. */
 export function allergensOf(

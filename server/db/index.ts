@@ -1,4 +1,5 @@
 export { allDocuments, documentById } from './documents.ts';
 export { openDb, type Db, type OpenDb } from './open.ts';
-export { loadReference, referenceRows, storeId, type ReferenceTable } from './reference.ts';
+export { loadReference, referenceRows, storeId } from './reference.ts';
+export { putReferenceEdit, referenceEditOf, referenceEpoch } from './referenceEdits.ts';
 export * as schema from './schema.ts';

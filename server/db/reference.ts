@@ -1,26 +1,40 @@
 import { eq } from 'drizzle-orm';
 import { ulid } from 'ulid';
+import type { ReferenceTable } from '#core/contract';
 import {
   bagRows,
+  blanchRows,
+  blanchRuleRows,
+  cookedRows,
+  densityRows,
   headspaceRows,
   ingredientRows,
+  keepRows,
   lifeRows,
   materialRows,
   panRows,
+  pressureRows,
+  pureeRows,
   spaceRows,
+  thicknessStepRows,
+  trimRows,
   tubRows,
+  washingRows,
+  zoneRows,
   type IngredientRow,
   type LifeRow,
   type ReferenceRow,
 } from '#core/kitchen/data';
 import { reheatRows, thawRows, thicknessRows } from '#core/pack/data';
+import { brothRows, scrapRows } from '#core/broth/data';
 import { portionRows } from '#core/plan/data';
-import { allergenRows, clockRows, hiddenAllergenRows, setpointRows } from '#core/safety/data';
+import { freezingRows, seasoningRows, textureRows } from '#core/recipe/data';
+import { allergenRows, clockRows, hazardRows, hiddenAllergenRows, hotBlendingRows, setpointRows } from '#core/safety/data';
 import type { Db } from './open.ts';
 import { meta, refRow } from './schema.ts';
 
 /** Raise when a shipped row changes: rows are brought in again, the household's edits stay. */
-const referenceVersion = 1;
+const referenceVersion = 2;
 
 const tables = {
   ingredient: ingredientRows,
@@ -39,9 +53,26 @@ const tables = {
   hidden_allergen: hiddenAllergenRows,
   clock: clockRows,
   setpoint: setpointRows,
-} as const;
+  keep: keepRows,
+  washing: washingRows,
+  zone: zoneRows,
+  blanch: blanchRows,
+  blanch_rule: blanchRuleRows,
+  puree: pureeRows,
+  pressure: pressureRows,
+  thickness_step: thicknessStepRows,
+  trim: trimRows,
+  cooked: cookedRows,
+  density: densityRows,
+  freezing: freezingRows,
+  seasoning: seasoningRows,
+  texture: textureRows,
+  scrap: scrapRows,
+  broth: brothRows,
+  hazard: hazardRows,
+  hot_blending: hotBlendingRows,
+} as const satisfies Record<ReferenceTable, readonly { id: string; source: string }[]>;
 
-export type ReferenceTable = keyof typeof tables;
 
 /** Brings shipped rows into the database on first start and after an upgrade; user rows and edits are kept. */
 export function loadReference(db: Db): void {
@@ -50,9 +81,9 @@ export function loadReference(db: Db): void {
   const stored = db.select().from(meta).where(eq(meta.key, 'referenceVersion')).get();
   if (stored?.value === referenceVersion) return;
   db.transaction((tx) => {
-    for (const [table, rows] of Object.entries(tables)) {
+    for (const [table, rows] of Object.entries(tables) as [ReferenceTable, readonly { id: string; source: string }[]][]) {
       for (const row of rows) {
-        const shipped = row as unknown as Record<string, unknown>;
+        const shipped = { ...row } as Record<string, unknown>;
         tx.insert(refRow)
           .values({ table, id: row.id, shipped, edited: null, source: row.source, version: referenceVersion })
           .onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: referenceVersion } })

@@ -2,10 +2,10 @@ import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
 import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
-import { groupOf } from '#core/session';
+import { groupOf, scaleOptionsOf } from '#core/session';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
-import { allDocuments, documentById, referenceRows, schema, type Db } from '../db/index.ts';
+import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { packsWhere } from '../events/index.ts';
 import { keptSince, touchedSince } from './kept.ts';
 
@@ -37,12 +37,12 @@ interface Reference {
   reheats: ReferenceRow[];
   thaws: ReferenceRow[];
   allergenNames: Map<string, string>;
-  /** Revisions never change: each is read, and scaled to a size, once. */
-  revisions: Map<string, Revision>;
-  scaled: WeakMap<Revision, Map<string, ScaleResult>>;
+  epoch: number;
 }
 
 const kept = new WeakMap<Db, Reference>();
+/** Revisions never change: each is read once. */
+const revisionsRead = new WeakMap<Db, Map<string, Revision>>();
 
 /** Plain names of the declared allergens. */
 const shortNames: Readonly<Record<string, string>> = {
@@ -57,10 +57,11 @@ const shortNames: Readonly<Record<string, string>> = {
   al_celery: 'celery',
 };
 
-/** Reference tables, read once per database; they change by an upgrade only. */
+/** Reference tables, read once per database and again when a row was edited. */
 export function referenceOf(db: Db): Reference {
   const found = kept.get(db);
-  if (found) return found;
+  const epoch = referenceEpoch();
+  if (found?.epoch === epoch) return found;
   const made: Reference = {
     finder: ingredientFinder(referenceRows(db, 'ingredient')),
     lives: new Map(referenceRows(db, 'life').map((r) => [r.id, r])),
@@ -68,8 +69,7 @@ export function referenceOf(db: Db): Reference {
     reheats: referenceRows(db, 'reheat'),
     thaws: referenceRows(db, 'thaw'),
     allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, shortNames[r.id] ?? String(r.allergen)])),
-    revisions: new Map(),
-    scaled: new WeakMap(),
+    epoch,
   };
   kept.set(db, made);
   return made;
@@ -128,26 +128,30 @@ function readWorld(db: Db): World {
       equipment: allDocuments(db, 'equipment'),
       containers: allDocuments(db, 'container'),
       places: allDocuments(db, 'place'),
+      scaled: new WeakMap<Revision, Map<string, ScaleResult>>(),
     }),
     'documents',
   );
-  const { household } = documents;
+  const revisions = revisionsRead.get(db) ?? new Map<string, Revision>();
+  revisionsRead.set(db, revisions);
+  const { scaled, ...own } = documents;
+  const options = { ...own, finder: reference.finder };
   const revision = (id: string): Revision | undefined => {
-    const found = reference.revisions.get(id) ?? documentById(db, 'recipe_revision', id);
-    if (found) reference.revisions.set(id, found);
+    const found = revisions.get(id) ?? documentById(db, 'recipe_revision', id);
+    if (found) revisions.set(id, found);
     return found;
   };
   return {
     ...reference,
-    ...documents,
+    ...own,
     packs: packsInStore(db),
     usage: containerUsage(db),
     revision,
-    scale(r, portions) {
-      const sizes = reference.scaled.get(r) ?? new Map<string, ScaleResult>();
-      reference.scaled.set(r, sizes);
-      const key = `${portions}/${household.scaleStepG}`;
-      const result = sizes.get(key) ?? scaleRecipe(r, portions, { finder: reference.finder, scaleStepG: household.scaleStepG });
+    scale(r, portions, yieldFactor = 1) {
+      const sizes = scaled.get(r) ?? new Map<string, ScaleResult>();
+      scaled.set(r, sizes);
+      const key = `${portions} ${yieldFactor} ${reference.epoch}`;
+      const result = sizes.get(key) ?? scaleRecipe(r, portions, scaleOptionsOf(options, yieldFactor));
       sizes.set(key, result);
       return result;
     },

@@ -1,16 +1,18 @@
 import { desc, eq } from 'drizzle-orm';
 import {
-  documentSchemas,
+  writableSchemas,
   refusals,
   undoSchema,
   writeSchema,
   type DocumentTable,
+  type ReferenceEdit,
+  type WritableTable,
   type Instant,
   type Refusal,
   type Revision,
   type WriteRequest,
 } from '#core/contract';
-import { documentById, schema, type Db } from '../db/index.ts';
+import { documentById, putReferenceEdit, referenceEditOf, schema, type Db } from '../db/index.ts';
 
 export type WriteAnswer =
   | { status: 200; body: { writeId: string; changed: number; undoes?: string } }
@@ -54,7 +56,11 @@ function dangling(db: Db, change: WriteRequest['changes'][number], write: WriteR
   return [];
 }
 
-function put(tx: Db, table: DocumentTable, id: string, data: unknown, at: Instant): void {
+function put(tx: Db, table: WritableTable, id: string, data: unknown, at: Instant): void {
+  if (table === 'reference') {
+    putReferenceEdit(tx, id, data as ReferenceEdit | null);
+    return;
+  }
   const t = schema.documents[table];
   if (data === null) {
     tx.update(t).set({ deleted: true, updatedAt: at }).where(eq(t.id, id)).run();
@@ -83,7 +89,7 @@ function once(db: Db, writeId: string, make: (tx: Db) => WriteAnswer): WriteAnsw
 
 function apply(tx: Db, write: WriteRequest, at: Instant): WriteAnswer {
   for (const c of write.changes) {
-    const before = documentById(tx, c.table, c.id) ?? null;
+    const before = (c.table === 'reference' ? referenceEditOf(tx, c.id) : documentById(tx, c.table, c.id)) ?? null;
     put(tx, c.table, c.id, c.data, at);
     tx.insert(schema.change)
       .values({ writeId: write.writeId, table: c.table, rowId: c.id, before, after: c.data, at, device: write.device, label: write.label })
@@ -102,7 +108,7 @@ export function acceptWrite(db: Db, value: unknown, at: Instant): WriteAnswer {
   const problems: Refusal[] = [];
   const changes = write.changes.map((c, i) => {
     if (c.data === null || c.data === undefined) return { ...c, data: null };
-    const doc = documentSchemas[c.table].safeParse(c.data);
+    const doc = writableSchemas[c.table].safeParse(c.data);
     if (!doc.success) {
       problems.push(...refusals(doc.error, c.data).map((r) => ({ ...r, path: `changes.${i}.${r.path}` })));
       return c;
@@ -147,7 +153,7 @@ export function acceptUndo(db: Db, value: unknown, at: Instant): WriteAnswer {
     const inverse = rows
       .filter((r) => r.table !== 'recipe_revision')
       .toReversed()
-      .map((r) => ({ table: r.table as DocumentTable, id: r.rowId, data: r.before }));
+      .map((r) => ({ table: r.table as WritableTable, id: r.rowId, data: r.before }));
     const done = apply(tx, { writeId, device, instant: at, label: `Undo: ${rows[0]?.label ?? ''}`.slice(0, 120), changes: inverse }, at);
     // kept with the answer, so that History knows what took what back
     return done.status === 200 ? { ...done, body: { ...done.body, undoes } } : done;

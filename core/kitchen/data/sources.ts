@@ -27,6 +27,7 @@ export const sources: Readonly<Record<string, string>> = {
   "UKGOV": "UK dietary reference values and older Department of Health catering guidelines",
   "MAKER": "appliance or container manufacturers' usual instructions",
   "ASCIA": "Australasian allergy society",
+  "CALC": "computed with the formulas in docs/computation.md",
   "KIT": "kitchen/trade practice; no public body gives a figure",
   "VEND": "equipment or packaging vendor claim; not independently validated",
 };

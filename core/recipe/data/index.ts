@@ -1,3 +1,4 @@
 export { freezingRows } from './freezing.rows.ts';
 export { seasoningRows } from './seasonings.rows.ts';
 export { textureRows } from './textures.rows.ts';
+export { limitRows, loadTimeRows, roastLayerMm, stockRimMm } from './limits.rows.ts';

@@ -1,0 +1,144 @@
+import { z } from 'zod';
+import { daySchema, idSchema } from './basics.ts';
+
+const gPerMl = z.number().min(0.01).max(3);
+const grams = z.number().positive().max(50_000);
+const words = z.string().max(400);
+
+/** What one pack costs in a shop, and when that was seen. Made-up prices say so. */
+export const priceSchema = z.object({
+  amount: z.number().positive().max(100_000),
+  unit: z.enum(['g', 'ml', 'piece']),
+  cents: z.number().int().min(0).max(1_000_000),
+  shop: z.string().max(60).optional(),
+  day: daySchema.optional(),
+  madeUp: z.boolean().optional(),
+});
+
+/** An ingredient (K5). An absent field is not known: it is never read as 0 or 1. */
+export const ingredientRowSchema = z.object({
+  id: idSchema,
+  name: z.string().min(1).max(80),
+  otherNames: z.array(z.string().max(80)).max(20),
+  aisle: z.string().min(1).max(40),
+  baseState: z.string().max(20).optional(),
+  /** Grams per millilitre by state. */
+  density: z.object({
+    whole: gPerMl.optional(),
+    chopped: gPerMl.optional(),
+    grated: gPerMl.optional(),
+    pureed: gPerMl.optional(),
+    dry: gPerMl.optional(),
+    liquid: gPerMl.optional(),
+    cooked: gPerMl.optional(),
+  }),
+  pieceName: z.string().max(40).optional(),
+  /** Grams of one piece as bought. */
+  pieceG: grams.optional(),
+  pieceGSmall: grams.optional(),
+  pieceGLarge: grams.optional(),
+  /** Edible percent of bought weight. */
+  ediblePct: z.number().min(1).max(100).optional(),
+  cookedMethod: z.string().max(60).optional(),
+  /** Cooked grams by raw, edible grams. */
+  cookedFactor: z.number().min(0.1).max(12).optional(),
+  contains: z.array(z.string().max(40)),
+  mayHold: z.array(z.string().max(40)),
+  allergenCheck: z.enum(['plain', 'read_label', 'unknown']),
+  freeze: z.enum(['well', 'changes', 'badly']).optional(),
+  freezeNote: words.optional(),
+  blanchId: z.string().max(60).optional(),
+  washBeforeStoring: z.enum(['yes', 'late', 'no']).optional(),
+  keepPlace: z.string().max(40).optional(),
+  liner: words.optional(),
+  keepDaysLow: z.number().min(0).max(4000).optional(),
+  keepDaysHigh: z.number().min(0).max(4000).optional(),
+  lifeId: z.string().max(60).optional(),
+  scrap: z.enum(['good', 'little', 'never']).optional(),
+  /** Packs it is sold in, newest price first. */
+  prices: z.array(priceSchema).max(20).optional(),
+  source: z.string().min(1).max(200),
+  conf: z.enum(['A', 'B', 'confirm']),
+  refRows: z.array(z.string().max(80)).optional(),
+});
+
+const rangeSchema = z.object({ low: z.number().min(0), high: z.number().min(0) });
+const life = z.union([rangeSchema, z.string().max(40)]);
+
+/** A storage life: months and days as ranges, `no` for do not, `use-by` for the date on the pack. */
+export const lifeRowSchema = z.object({
+  id: idSchema,
+  group: z.string().min(1).max(60),
+  item: z.string().min(1).max(160),
+  fridgeUsDays: life.optional(),
+  fridgeUkDays: life.optional(),
+  freezerMonths: life.optional(),
+  roomDays: life.optional(),
+  note: z.string().max(600).optional(),
+  source: z.string().min(1).max(200),
+  conf: z.string().min(1).max(20),
+});
+
+/** Any other reference row: the columns of its table, with its source. */
+export const referenceRowSchema = z
+  .object({ id: idSchema, source: z.string().min(1).max(200), conf: z.string().min(1).max(20) })
+  .catchall(z.union([z.string().max(800), z.number()]));
+
+/** Tables of reference rows that a household may edit row by row and set back. */
+export const referenceTables = [
+  'ingredient',
+  'life',
+  'bag',
+  'headspace',
+  'tub',
+  'pan',
+  'material',
+  'space',
+  'reheat',
+  'thaw',
+  'thickness',
+  'portion',
+  'allergen',
+  'hidden_allergen',
+  'clock',
+  'setpoint',
+  'keep',
+  'washing',
+  'zone',
+  'blanch',
+  'blanch_rule',
+  'puree',
+  'pressure',
+  'thickness_step',
+  'trim',
+  'cooked',
+  'density',
+  'freezing',
+  'seasoning',
+  'texture',
+  'scrap',
+  'broth',
+  'hazard',
+  'hot_blending',
+] as const;
+
+const tableName = z.enum(referenceTables);
+
+/** A household's own version of one reference row; taking it away sets the shipped one back. */
+export const referenceEditSchema = z
+  .object({ id: idSchema, table: tableName, row: z.unknown() })
+  .superRefine((edit, ctx) => {
+    const schema = edit.table === 'ingredient' ? ingredientRowSchema : edit.table === 'life' ? lifeRowSchema : referenceRowSchema;
+    const parsed = schema.safeParse(edit.row);
+    if (!parsed.success)
+      for (const issue of parsed.error.issues) ctx.addIssue({ code: 'custom', path: ['row', ...issue.path], message: issue.message });
+    else if (edit.id !== `${edit.table}:${parsed.data.id}`)
+      ctx.addIssue({ code: 'custom', path: ['id'], message: `expected ${edit.table}:${parsed.data.id}` });
+  });
+
+export type ReferenceTable = (typeof referenceTables)[number];
+export type ReferenceEdit = z.infer<typeof referenceEditSchema>;
+export type Price = z.infer<typeof priceSchema>;
+export type IngredientRow = z.infer<typeof ingredientRowSchema>;
+export type LifeRow = z.infer<typeof lifeRowSchema>;
+export type ReferenceRow = z.infer<typeof referenceRowSchema>;

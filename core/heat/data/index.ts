@@ -1,0 +1,1 @@
+export { efficiencyRows, rateRows, type EfficiencyRow, type RateRow } from './rates.rows.ts';

@@ -1,0 +1,81 @@
+import type { Revision, Step } from '#core/contract';
+
+/** A step as pots and bowls see it. */
+export interface FlowStep {
+  step: Step;
+  /** How much of each line is in the vessel by then: what went in here and in the steps before. */
+  holds: ReadonlyMap<string, number>;
+  /** Brings a pot to the boil. */
+  boilsUp: boolean;
+  /** Minutes at a simmer and what lies on the pot. */
+  simmer?: { minutes: number; lid: 'off' | 'ajar' | 'on' };
+  /** Something is strained out later, so more is in the pot than comes out of it. */
+  strainedLater: boolean;
+  bowl?: 'pulse' | 'puree' | 'hot';
+}
+
+const simmerWords = /\b(simmer|boil|stew|reduce|bubbl|barely moving|cook down)/i;
+const boilUpWords = /\b(bring|heat)\b.*\b(boil|simmer|up)\b|\bbring up\b/i;
+const strainWords = /\b(strain|sieve|drain|lift out)/i;
+
+/** What lies on the pot: said by the step, else read from its words. */
+export function lidOf(step: Pick<Step, 'text' | 'lid'>): 'off' | 'ajar' | 'on' {
+  if (step.lid) return step.lid;
+  if (/\blid (ajar|tilted|half)|half[- ]covered|partly covered/i.test(step.text)) return 'ajar';
+  if (/\b(lid on|covered|with a lid|under a lid)\b/i.test(step.text)) return 'on';
+  return 'off';
+}
+
+const onHob = (step: Step): boolean => step.needs.some((n) => n.kind === 'hob' || n.kind === 'pot');
+
+function bowlOf(step: Step): FlowStep['bowl'] {
+  if (!step.needs.some((n) => n.kind === 'processor' || n.kind === 'blender')) return undefined;
+  if (step.hazards.includes('hotBlending')) return 'hot';
+  return /\b(blend|pur[ée]e|smooth|paste)\b/i.test(step.text) ? 'puree' : 'pulse';
+}
+
+const known = new WeakMap<Revision, FlowStep[]>();
+
+/**
+ * What each step holds and does, worked out once from a revision, since revisions never change.
+ * A step holds what it takes itself and what the steps it waits for hold; steps that wait for each other in a circle hold only their own.
+ */
+export function flowOf(revision: Revision): readonly FlowStep[] {
+  const found = known.get(revision);
+  if (found) return found;
+  const byId = new Map(revision.steps.map((s) => [s.id, s]));
+  const memo = new Map<string, Map<string, number>>();
+  const holds = (step: Step, path: ReadonlySet<string>): Map<string, number> => {
+    const ready = memo.get(step.id);
+    if (ready) return ready;
+    const sum = new Map<string, number>();
+    const add = (lineId: string, share: number): void => void sum.set(lineId, Math.min(1, (sum.get(lineId) ?? 0) + share));
+    for (const use of step.uses) add(use.lineId, use.share);
+    const seen = new Set<string>();
+    for (const id of step.after) {
+      const before = byId.get(id);
+      if (!before || path.has(id) || seen.has(id)) continue;
+      seen.add(id);
+      for (const [lineId, share] of holds(before, new Set([...path, id]))) sum.set(lineId, Math.max(sum.get(lineId) ?? 0, share));
+    }
+    memo.set(step.id, sum);
+    return sum;
+  };
+  const strains = revision.steps.flatMap((s, i) => (strainWords.test(s.text) ? [i] : []));
+  const flow = revision.steps.map((step, i): FlowStep => {
+    const bowl = bowlOf(step);
+    const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text) && !boilUpWords.test(step.text);
+    return {
+      step,
+      holds: holds(step, new Set([step.id])),
+      boilsUp: onHob(step) && step.waitMin > 0 && boilUpWords.test(step.text),
+      ...(simmers && { simmer: { minutes: step.waitMin, lid: lidOf(step) } }),
+      strainedLater: strains.some((s) => s > i),
+      ...(bowl && { bowl }),
+    };
+  });
+  known.set(revision, flow);
+  return flow;
+}
+
+export { onHob };

@@ -1,0 +1,18 @@
+export { flowOf, lidOf } from './flow.ts';
+export { passageOf, type Load, type Passage } from './passage.ts';
+export { finished, maxPortions } from './portions.ts';
+export {
+  factorOf,
+  measureLine,
+  scaleBy,
+  scaleRecipe,
+  scaleTo,
+  sumIn,
+  type ScaledLine,
+  type ScaledRecipe,
+  type ScaleOptions,
+  type ScaleResult,
+} from './scale.ts';
+export { factorFor, type ScaleTarget, type TargetError, type TargetResult } from './target.ts';
+export { bowlUsable, brimMlOf, equalLoads, potUsable, roundsMin, type Gear } from './vessels.ts';
+export { lineFacts, type LineFacts } from './weigh.ts';

@@ -1,0 +1,353 @@
+import type { Line, Revision, Unit } from '#core/contract';
+import { surfaceM2, trueDensity } from '#core/heat';
+import {
+  convert,
+  fromNumber,
+  measureIn,
+  over,
+  plus,
+  times,
+  toNumber,
+  unitFacts,
+  type Because,
+  type IngredientFinder,
+  type Measure,
+  type Rational,
+  type UnitSystem,
+} from '#core/kitchen';
+import { panOf, passageOf, type Passage } from './passage.ts';
+import { finished } from './portions.ts';
+import { factorFor, type ScaleTarget, type TargetError } from './target.ts';
+import { brimMlOf, type Gear } from './vessels.ts';
+import { lineFacts, massOf, type LineFacts } from './weigh.ts';
+
+/** One line of a recipe at a new size. */
+export interface ScaledLine {
+  lineId: string;
+  line: Line;
+  /** Exact amount in the written unit. */
+  exact?: { amount: Rational; unit: Unit };
+  /** The most it may become, for what is seasoned to taste. */
+  upTo?: { amount: Rational; unit: Unit };
+  /** Edible grams that go in, when they can be known. */
+  massG?: number;
+  /** Grams per millilitre in its form, when known. */
+  gPerMl?: number;
+  /** What to measure out: `920 g`, `1½ tsp`, `3`. */
+  out: string;
+  /** (measured - exact) / exact. */
+  error: number;
+  because: Because[];
+}
+
+export interface ScaledRecipe {
+  /** Exact factor on the written amounts. */
+  factor: Rational;
+  portions: number;
+  lines: ScaledLine[];
+  finishedMl?: number;
+  finishedG?: number;
+  /** Pots, bowls, oven and steamer it goes through; absent when the household's gear was not given. */
+  passage?: Passage;
+  /** What set the size. */
+  limit?: { type: 'line' | 'vessel'; id: string; name: string };
+}
+
+export interface ScaleOptions {
+  finder: IngredientFinder;
+  /** What the household's scale shows: 1 g or 0.1 g. */
+  scaleStepG: number;
+  units?: UnitSystem;
+  gear?: Gear;
+  /** What came out of earlier runs, by what was written; 1 when nothing is known. */
+  yieldFactor?: number;
+}
+
+export type ScaleError = TargetError;
+export type ScaleResult = { ok: true; scaled: ScaledRecipe } | ScaleError;
+
+/** Rules whose amount does not follow the factor, so that the weight is worked out again. */
+const countedApart = new Set<Line['scaling']['rule']>(['fixed', 'perVessel', 'cover']);
+
+const tightCap = 0.02;
+const usualCap = 0.05;
+
+interface Grown {
+  amount: Rational | undefined;
+  upTo?: Rational;
+  because: Because[];
+}
+
+/** Laws of growth that need nothing but the factor (COMPUTATION, scaling). */
+function grown(line: Line, factor: Rational, f: number): Grown {
+  if (line.amount === undefined) return { amount: undefined, because: line.scaling.rule === 'ratio' ? [] : [{ code: 'noAmount' }] };
+  const inProportion = times(line.amount, factor);
+  if (line.scaling.rule !== 'toTaste') return { amount: inProportion, because: [{ code: line.scaling.rule }] };
+  return f <= 1
+    ? { amount: inProportion, because: [{ code: 'toTaste' }] }
+    : { amount: times(line.amount, fromNumber(Number((f ** 0.8).toFixed(6)))), upTo: inProportion, because: [{ code: 'toTasteFrom' }] };
+}
+
+/** Lines that take the boil-off: water first, else the stock. */
+const waters = ['water', 'stock'];
+
+/** The line whose liquid is set by what boils off: poured, growing in proportion. */
+function waterLine(revision: Revision): Line | undefined {
+  const pours = revision.lines.filter(
+    (l) =>
+      l.moment === 'batch' &&
+      l.scaling.rule === 'proportional' &&
+      l.item.type === 'ingredient' &&
+      waters.includes(l.item.id) &&
+      l.amount !== undefined &&
+      l.unit &&
+      unitFacts[l.unit].dimension === 'volume',
+  );
+  return pours.find((l) => l.item.type === 'ingredient' && l.item.id === 'water') ?? pours[0];
+}
+
+/** Least change of the water that is worth saying, in millilitres. */
+const leastMl = 5;
+
+/** Water for the size: what was written and stays, with what boils off now in place of what boiled off then. */
+function withBoilOff(line: Line, amount: Rational, f: number, passage: Passage): Grown | undefined {
+  const off = passage.boilOff;
+  if (!off || !line.unit) return undefined;
+  const ml = off.value - f * off.writtenMl;
+  if (Math.abs(ml) < leastMl) return undefined;
+  const perUnit = toNumber(unitFacts[line.unit].base);
+  const settled = plus(amount, fromNumber(Number((ml / perUnit).toFixed(4))));
+  const because: Because[] = [
+    { code: 'boilOff', params: { ml: Math.round(off.value), min: off.minutes, inProportionMl: Math.round(f * off.writtenMl) }, source: 'CALC' },
+  ];
+  return toNumber(settled) > 0
+    ? { amount: settled, because }
+    : { amount: '0', because: [...because, { code: 'noWaterNeeded' }] };
+}
+
+/** Water that covers loose pieces in the chosen pots by a finger's breadth: the room between them, and a layer on top. */
+function coverMl(line: Line, revision: Revision, facts: readonly LineFacts[], massG: ReadonlyMap<string, number>, passage: Passage, gear: Gear): Grown | undefined {
+  if (line.scaling.rule !== 'cover' || !line.unit) return undefined;
+  const pot = passage.loads.find((l) => l.use === 'pot');
+  const equipment = pot && gear.equipment.find((e) => e.id === pot.vessels[0]?.id);
+  const diameter = equipment?.diameterMm;
+  const brim = equipment && brimMlOf(equipment);
+  if (!pot || diameter === undefined || brim === undefined) return undefined;
+  const own = line.scaling.lines;
+  const beside = own ?? revision.steps.filter((s) => s.uses.some((u) => u.lineId === line.id)).flatMap((s) => s.uses.map((u) => u.lineId));
+  let loose = 0;
+  let solid = 0;
+  for (const id of new Set(beside)) {
+    const f = facts.find((x) => x.line.id === id);
+    const g = massG.get(id);
+    if (id === line.id || !f || g === undefined || f.pour) continue;
+    const bulk = f.row?.density.chopped ?? f.row?.density.whole ?? f.gPerMl;
+    if (bulk === undefined) return undefined;
+    loose += g / bulk;
+    solid += g / trueDensity();
+  }
+  if (loose === 0) return undefined;
+  const above = line.scaling.aboveMm ?? 25;
+  const ml = Math.max(0, loose - solid) + surfaceM2(diameter) * above * 1000 * pot.loads;
+  const perUnit = toNumber(unitFacts[line.unit].base);
+  return {
+    amount: fromNumber(Number((ml / perUnit).toFixed(3))),
+    because: [{ code: 'coverFrom', params: { mm: above, pots: pot.loads, diameterMm: diameter }, source: 'CALC' }],
+  };
+}
+
+/** Vessels that a dish fills: its pans or jars. */
+function vesselsFilled(line: Line, revision: Revision, finishedMl: number | undefined, gear: Gear): { n: number; name: string } | undefined {
+  if (line.scaling.rule !== 'perVessel' || finishedMl === undefined) return undefined;
+  const id = line.scaling.containerId;
+  const container = gear.containers.find((c) => c.id === id) ?? panOf(gear, revision) ?? gear.containers.find((c) => c.shape === 'jar');
+  return container && { n: Math.max(1, Math.ceil(finishedMl / container.fillMl - 1e-9)), name: container.name };
+}
+
+/** What one line is measured as, in a system of units. */
+export function measureLine(
+  scaled: Pick<ScaledLine, 'line' | 'exact' | 'gPerMl'>,
+  facts: Pick<LineFacts, 'pour' | 'weighOnly' | 'tight'>,
+  scaleStepG: number,
+  units: UnitSystem,
+): Measure | undefined {
+  if (!scaled.exact) return undefined;
+  return measureIn(units, {
+    quantity: scaled.exact,
+    gPerMl: scaled.gPerMl,
+    pour: facts.pour,
+    weighOnly: facts.weighOnly,
+    whole: scaled.line.scaling.rule === 'whole',
+    cap: facts.tight ? tightCap : usualCap,
+    scaleStepG,
+  });
+}
+
+/** Salt and cures held to a share of other lines, in an order in which each finds its rest; what waits for itself is named. */
+function solveRatios(lines: readonly Line[], masses: Map<string, number>): Map<string, { g: number } | { names: string[] } | 'missing'> {
+  const ratios = lines.filter((l) => l.scaling.rule === 'ratio');
+  const solved = new Map<string, { g: number } | { names: string[] } | 'missing'>();
+  if (ratios.length === 0) return solved;
+  const open = new Map(ratios.map((l) => [l.id, l]));
+  for (const l of ratios) masses.delete(l.id);
+  for (let moved = true; moved && open.size > 0; ) {
+    moved = false;
+    for (const [id, line] of open) {
+      if (line.scaling.rule !== 'ratio' || line.scaling.lines.some((x) => open.has(x))) continue;
+      const rest = line.scaling.lines.map((x) => masses.get(x));
+      open.delete(id);
+      moved = true;
+      if (rest.some((g) => g === undefined)) solved.set(id, 'missing');
+      else {
+        const sum = rest.reduce<number>((s, g) => s + (g ?? 0), 0);
+        const p = line.scaling.percent;
+        const g = line.scaling.of === 'rest' ? (p / 100) * sum : (p / (100 - p)) * sum;
+        masses.set(id, g);
+        solved.set(id, { g });
+      }
+    }
+  }
+  for (const line of open.values()) solved.set(line.id, { names: [...open.values()].map((l) => l.name) });
+  return solved;
+}
+
+/**
+ * Scales a recipe by an exact factor: every line by its rule, what boils off, pots and bowls, and what to measure out.
+ * Law: at factor 1 in the same pot every amount is what was written.
+ */
+export function scaleBy(revision: Revision, factor: Rational, options: ScaleOptions, limit?: ScaledRecipe['limit']): ScaledRecipe {
+  const f = toNumber(factor);
+  const { finder, gear, scaleStepG, units = 'metric' } = options;
+  const portions = Number((f * revision.servings * (options.yieldFactor ?? 1)).toFixed(6));
+  const facts = lineFacts(revision, finder);
+  const done = finished(revision, portions);
+  const masses = new Map<string, number>();
+  const written = new Map<string, number>();
+  const first = facts.map((fact) => {
+    const g = grown(fact.line, factor, f);
+    if (fact.writtenG !== undefined) {
+      if (fact.line.moment === 'batch') written.set(fact.line.id, fact.writtenG);
+      masses.set(fact.line.id, fact.writtenG * (fact.line.scaling.rule === 'toTaste' && f > 1 ? f ** 0.8 : f));
+    }
+    return g;
+  });
+  const passage =
+    gear &&
+    passageOf({
+      revision,
+      massG: masses,
+      finishedMl: done.ml,
+      writtenMassG: written,
+      writtenMl: finished(revision, revision.servings).ml,
+      gear,
+      finder,
+    });
+  const water = passage && waterLine(revision);
+  const settledLines = facts.map((fact, i): Grown & { unit?: Unit } => {
+    const { line } = fact;
+    const g = first[i] ?? { amount: undefined, because: [] };
+    if (g.amount === undefined || !line.unit) return g;
+    const unit = line.unit;
+    const rule = line.scaling.rule;
+    if (rule === 'fixed') {
+      const pots = passage?.loads.find((l) => l.use === 'pot')?.loads ?? 1;
+      return { amount: times(line.amount ?? '0', `${pots}`), because: [{ code: 'fixed', params: { pots } }], unit };
+    }
+    if (rule === 'perVessel') {
+      const filled = gear && vesselsFilled(line, revision, done.ml, gear);
+      return filled
+        ? { amount: times(line.amount ?? '0', `${filled.n}`), because: [{ code: 'perVessel', params: { n: filled.n, name: filled.name } }], unit }
+        : { ...g, because: [{ code: 'asIfProportional', params: { rule } }], unit };
+    }
+    if (rule === 'cover') {
+      const covered = passage && gear && coverMl(line, revision, facts, masses, passage, gear);
+      return covered ? { ...covered, unit } : { ...g, because: [{ code: 'asIfProportional', params: { rule } }], unit };
+    }
+    if (passage && water?.id === line.id) {
+      const boiled = withBoilOff(line, g.amount, f, passage);
+      if (boiled) return { ...boiled, unit };
+    }
+    return { ...g, unit };
+  });
+  facts.forEach((fact, i) => {
+    const s = settledLines[i];
+    if (!s?.unit || s.amount === undefined || (!countedApart.has(fact.line.scaling.rule) && fact.line.id !== water?.id)) return;
+    const g = massOf(fact.line, { amount: s.amount, unit: s.unit }, fact.row).g;
+    if (g !== undefined) masses.set(fact.line.id, g);
+  });
+  const ratios = solveRatios(revision.lines, masses);
+  const lines = facts.map((fact, i): ScaledLine => {
+    const { line } = fact;
+    const s = settledLines[i] ?? { amount: undefined, because: [] };
+    let exact = s.amount !== undefined && s.unit ? { amount: s.amount, unit: s.unit } : undefined;
+    const because = [...s.because, ...fact.because];
+    const ratio = ratios.get(line.id);
+    if (ratio !== undefined) {
+      exact = typeof ratio === 'object' && 'g' in ratio ? { amount: fromNumber(Number(ratio.g.toFixed(3))), unit: 'g' } : undefined;
+      because.length = 0;
+      because.push(
+        ratio === 'missing'
+          ? { code: 'ratioMissing' }
+          : 'g' in ratio
+            ? ratioBecause(line)
+            : { code: 'ratioCircle', params: { names: ratio.names.join(', ') } },
+      );
+    }
+    const massG = masses.get(line.id);
+    const scaled: ScaledLine = {
+      lineId: line.id,
+      line,
+      ...(exact && { exact }),
+      ...(s.upTo !== undefined && line.unit && { upTo: { amount: s.upTo, unit: line.unit } }),
+      ...(massG !== undefined && { massG }),
+      ...(fact.gPerMl !== undefined && { gPerMl: fact.gPerMl }),
+      out: '',
+      error: 0,
+      because,
+    };
+    const shown = measureLine(scaled, fact, scaleStepG, units);
+    scaled.out = shown?.text ?? (ratio !== undefined ? 'cannot be solved' : line.scaling.rule === 'toTaste' ? 'to taste' : '');
+    scaled.error = shown?.error ?? 0;
+    if (shown?.how === 'pinch' && exact && unitFacts[exact.unit].dimension === 'mass') because.push({ code: 'belowScale', params: { stepG: scaleStepG } });
+    return scaled;
+  });
+  return {
+    factor,
+    portions,
+    lines,
+    ...(done.ml !== undefined && { finishedMl: done.ml }),
+    ...(done.g !== undefined && { finishedG: done.g }),
+    ...(passage && { passage }),
+    ...(limit && { limit }),
+  };
+}
+
+const ratioBecause = (line: Line): Because =>
+  line.scaling.rule === 'ratio'
+    ? { code: 'ratio', params: { percent: line.scaling.percent, of: line.scaling.of } }
+    : { code: line.scaling.rule };
+
+/**
+ * Scales a recipe to any target: portions, litres, grams, cubes, what is on hand, what fills a vessel.
+ * @returns amounts exact and as measured out, or what was wrong with the target
+ * @example scaleTo(stew, { by: 'vessel', vesselId: 'gear_pot9' }, { finder, scaleStepG: 1, gear })
+ */
+export function scaleTo(revision: Revision, target: ScaleTarget, options: ScaleOptions): ScaleResult {
+  const found = factorFor(revision, target, options);
+  return found.ok ? { ok: true, scaled: scaleBy(revision, found.factor, options, found.limit) } : found;
+}
+
+/**
+ * Scales a recipe to a number of portions.
+ * @param portions servings wanted, above 0 and at most {@link maxPortions}
+ * @example scaleRecipe(stew, 17, { finder, scaleStepG: 1 })
+ */
+export const scaleRecipe = (revision: Revision, portions: number, options: ScaleOptions): ScaleResult =>
+  scaleTo(revision, { by: 'portions', portions }, options);
+
+/** The sum of rational amounts in one unit; lines in another dimension are left out. */
+export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Unit }[]): Rational =>
+  amounts.reduce<Rational>((sum, q) => plus(sum, convert(q, unit)?.amount ?? '0'), '0');
+
+/** How many times the written recipe a number of portions is. */
+export const factorOf = (revision: Pick<Revision, 'servings'>, portions: number): Rational => over(fromNumber(portions), fromNumber(revision.servings));

@@ -1,0 +1,72 @@
+import type { Line, Revision, Unit } from '#core/contract';
+import { densityFor, gramsOf, inBase, type Because, type IngredientFinder, type IngredientRow, type Rational } from '#core/kitchen';
+
+/** What is known of a line before it is scaled. */
+export interface LineFacts {
+  line: Line;
+  row?: IngredientRow;
+  /** Edible grams of the written amount. */
+  writtenG?: number;
+  /** Grams per millilitre in the form it goes in. */
+  gPerMl?: number;
+  pour: boolean;
+  weighOnly: boolean;
+  /** Holds to 2 % rather than 5 %. */
+  tight: boolean;
+  because: Because[];
+}
+
+const leaveners = /salt|yeast|baking powder|bicarbonate|gelatine|cure/i;
+const poured = new Set(['oils_sauces', 'drinks_other']);
+const weighedAisles = new Set(['meat', 'fish']);
+
+/** Edible grams of an amount of a line, with the reason, or why it cannot be weighed. */
+export function massOf(
+  line: Line,
+  exact: { amount: Rational; unit: Unit } | undefined,
+  row: IngredientRow | undefined,
+): { g?: number; because: Because[] } {
+  if (!exact) return { because: [] };
+  if (!row) {
+    const base = inBase(exact);
+    return base?.dimension === 'mass' ? { g: base.value, because: [] } : { because: [] };
+  }
+  const mass = gramsOf(exact, row, line.form);
+  if (!mass.ok) return mass.why === 'noDensity' || mass.why === 'noPieceWeight' ? { because: [{ code: mass.why }] } : { because: [] };
+  if (mass.by === 'piece')
+    return {
+      g: row.ediblePct === undefined ? mass.massG : (mass.massG * row.ediblePct) / 100,
+      because: [{ code: 'pieceWeight', params: { g: mass.figure ?? 0, edible: row.ediblePct ?? 100 }, source: row.source }],
+    };
+  return mass.by === 'density'
+    ? { g: mass.massG, because: [{ code: 'density', params: { gPerMl: mass.figure ?? 0 }, source: row.source }] }
+    : { g: mass.massG, because: [] };
+}
+
+function factsOf(line: Line, finder: IngredientFinder): LineFacts {
+  const row = line.item.type === 'ingredient' ? finder.byId(line.item.id) : undefined;
+  const written = line.amount !== undefined && line.unit ? { amount: line.amount, unit: line.unit } : undefined;
+  const mass = massOf(line, written, row);
+  const density = row && densityFor(row, line.form);
+  return {
+    line,
+    ...(row && { row }),
+    ...(mass.g !== undefined && { writtenG: mass.g }),
+    ...(density && { gPerMl: density.gPerMl }),
+    pour: row ? row.density.liquid !== undefined || row.baseState === 'liquid' || poured.has(row.aisle) : false,
+    weighOnly: row ? weighedAisles.has(row.aisle) : false,
+    tight: line.scaling.rule === 'ratio' || leaveners.test(line.name),
+    because: mass.because,
+  };
+}
+
+const known = new WeakMap<Revision, { finder: IngredientFinder; facts: LineFacts[] }>();
+
+/** The facts of every line, worked out once for a revision and a table of ingredients. */
+export function lineFacts(revision: Revision, finder: IngredientFinder): readonly LineFacts[] {
+  const found = known.get(revision);
+  if (found?.finder === finder) return found.facts;
+  const facts = revision.lines.map((line) => factsOf(line, finder));
+  known.set(revision, { finder, facts });
+  return facts;
+}
