@@ -34,7 +34,9 @@ export const presenceSchema = z.object({
   weekly: weekSchema,
   rota: z.object({ firstDay: daySchema, daysOn: z.number().int().min(1).max(120), daysOff: z.number().int().min(1).max(120) }).optional(),
   /** Days away, both included; those of a calendar file carry its entry's id, so that reading it again replaces them. */
-  away: z.array(z.object({ from: daySchema, to: daySchema, label: z.string().max(80).optional(), uid: z.string().max(200).optional() })).max(400),
+  away: z
+    .array(z.object({ from: daySchema, to: daySchema, label: z.string().max(80).optional(), uid: z.string().max(200).optional() }))
+    .max(400),
   exceptions: z.array(z.object({ day: daySchema, meal: mealSchema, present: z.boolean() })).max(500),
 });
 
@@ -55,7 +57,27 @@ export const eaterSchema = z.object({
 export const equipmentSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
-  kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan', 'scale', 'probe', 'slowCooker', 'pressureCooker', 'vacuumSealer', 'dehydrator', 'freezeDryer', 'ice', 'sink', 'worktop']),
+  kind: z.enum([
+    'hob',
+    'oven',
+    'microwave',
+    'pot',
+    'pan',
+    'processor',
+    'blender',
+    'steamer',
+    'sheetPan',
+    'scale',
+    'probe',
+    'slowCooker',
+    'pressureCooker',
+    'vacuumSealer',
+    'dehydrator',
+    'freezeDryer',
+    'ice',
+    'sink',
+    'worktop',
+  ]),
   count: z.number().int().min(0).max(20),
   litres: z.number().positive().max(100).optional(),
   diameterMm: z.number().positive().max(1000).optional(),

@@ -125,16 +125,14 @@ export const referenceTables = [
 const tableName = z.enum(referenceTables);
 
 /** A household's own version of one reference row; taking it away sets the shipped one back. */
-export const referenceEditSchema = z
-  .object({ id: idSchema, table: tableName, row: z.unknown() })
-  .superRefine((edit, ctx) => {
-    const schema = edit.table === 'ingredient' ? ingredientRowSchema : edit.table === 'life' ? lifeRowSchema : referenceRowSchema;
-    const parsed = schema.safeParse(edit.row);
-    if (!parsed.success)
-      for (const issue of parsed.error.issues) ctx.addIssue({ code: 'custom', path: ['row', ...issue.path], message: issue.message });
-    else if (edit.id !== `${edit.table}:${parsed.data.id}`)
-      ctx.addIssue({ code: 'custom', path: ['id'], message: `expected ${edit.table}:${parsed.data.id}` });
-  });
+export const referenceEditSchema = z.object({ id: idSchema, table: tableName, row: z.unknown() }).superRefine((edit, ctx) => {
+  const schema = edit.table === 'ingredient' ? ingredientRowSchema : edit.table === 'life' ? lifeRowSchema : referenceRowSchema;
+  const parsed = schema.safeParse(edit.row);
+  if (!parsed.success)
+    for (const issue of parsed.error.issues) ctx.addIssue({ code: 'custom', path: ['row', ...issue.path], message: issue.message });
+  else if (edit.id !== `${edit.table}:${parsed.data.id}`)
+    ctx.addIssue({ code: 'custom', path: ['id'], message: `expected ${edit.table}:${parsed.data.id}` });
+});
 
 export type ReferenceTable = (typeof referenceTables)[number];
 export type ReferenceEdit = z.infer<typeof referenceEditSchema>;

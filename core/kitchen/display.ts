@@ -5,7 +5,12 @@ const fractions: Readonly<Record<number, string>> = { 0.25: '¼', 0.5: '½', 0.7
 const formatters = [0, 1, 2, 3].map((maximumFractionDigits) => new Intl.NumberFormat('en-GB', { maximumFractionDigits }));
 
 /** Trims trailing zeros: `1.50` is `1.5`. */
-const trimmed = (n: number, digits: 0 | 1 | 2 | 3): string => formatters[digits]?.format(n) ?? String(n);
+function trimmed(n: number, digits: 0 | 1 | 2 | 3): string {
+  // thousands want their comma; below, plain digits say the same and cost a tenth
+  if (Math.abs(n) >= 999) return formatters[digits]?.format(n) ?? String(n);
+  const power = 10 ** digits;
+  return String(Math.round(n * power) / power);
+}
 
 /**
  * Portions in quarters, as a cook writes them.

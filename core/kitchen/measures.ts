@@ -71,7 +71,11 @@ function niceCount(exact: number, cap: number, thirds: boolean): Nice | undefine
   return best;
 }
 
-const measured = (text: string, value: number, exact: number, how: Measure['how']): Measure => ({ text, error: (value - exact) / exact, how });
+const measured = (text: string, value: number, exact: number, how: Measure['how']): Measure => ({
+  text,
+  error: (value - exact) / exact,
+  how,
+});
 const named = (n: Nice, one: string, many: string): string => `${n.text} ${n.count > 1 ? many : one}`;
 
 /** Whole and half spoons that top up a cup. */
@@ -115,10 +119,26 @@ export function spoonsAndCups(ml: number, cap: number, set: 'metric' | 'us'): Me
     if (n) return measured(named(n, s.one, s.many), n.count * s.ml, ml, s.one === 'tsp' || s.one === 'tbsp' ? 'spoon' : 'cup');
   }
   if (ml >= cup / 4) {
-    const sum = topUp(ml, [{ ml: cup, one: 'cup', many: 'cups' }, { ml: tbsp, one: 'tbsp', many: 'tbsp' }], ml, cap);
+    const sum = topUp(
+      ml,
+      [
+        { ml: cup, one: 'cup', many: 'cups' },
+        { ml: tbsp, one: 'tbsp', many: 'tbsp' },
+      ],
+      ml,
+      cap,
+    );
     if (sum) return sum;
   }
-  const spoons = topUp(ml, [{ ml: tbsp, one: 'tbsp', many: 'tbsp' }, { ml: tsp, one: 'tsp', many: 'tsp' }], ml, cap);
+  const spoons = topUp(
+    ml,
+    [
+      { ml: tbsp, one: 'tbsp', many: 'tbsp' },
+      { ml: tsp, one: 'tsp', many: 'tsp' },
+    ],
+    ml,
+    cap,
+  );
   return spoons && { ...spoons, how: 'spoon' };
 }
 

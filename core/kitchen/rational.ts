@@ -5,11 +5,9 @@ export type Rational = string;
 
 const text = (f: Fraction): Rational => (f.d === 1n ? `${f.s * f.n}` : `${f.s * f.n}/${f.d}`);
 
-/** Numerator and denominator as plain numbers, for as long as they are small enough to be multiplied exactly. */
+/** Numerator and denominator as plain numbers, for as long as both are exact. */
 type Small = readonly [n: number, d: number];
 
-/** Two of these multiply without leaving the exact integers. */
-const smallest = 2 ** 26;
 const known = new Map<Rational, Small | null>();
 const mostKnown = 4096;
 
@@ -17,7 +15,7 @@ function read(a: Rational): Small | null {
   const slash = a.indexOf('/');
   const n = Number(slash < 0 ? a : a.slice(0, slash));
   const d = slash < 0 ? 1 : Number(a.slice(slash + 1));
-  return Number.isInteger(n) && Number.isInteger(d) && d > 0 && Math.abs(n) < smallest && d < smallest ? [n, d] : null;
+  return Number.isSafeInteger(n) && Number.isSafeInteger(d) && d > 0 ? [n, d] : null;
 }
 
 /** Amounts come again and again, so each is read once. */
@@ -31,14 +29,18 @@ function small(a: Rational): Small | null {
 }
 
 function divisor(a: number, b: number): number {
-  let [x, y] = [Math.abs(a), b];
+  let [x, y] = [Math.abs(a), Math.abs(b)];
   while (y > 0) [x, y] = [y, x % y];
   return x || 1;
 }
 
-function lowest(n: number, d: number): Rational {
-  const g = divisor(n, d);
-  return d === g ? `${n / g}` : `${n / g}/${d / g}`;
+/** n1/d1 x n2/d2 in lowest terms, or nothing when it leaves the exact integers. */
+function product([n1, d1]: Small, [n2, d2]: Small): Rational | undefined {
+  const [g, h] = [divisor(n1, d2), divisor(n2, d1)];
+  const n = (n1 / g) * (n2 / h);
+  const d = (d1 / h) * (d2 / g);
+  if (!Number.isSafeInteger(n) || !Number.isSafeInteger(d)) return undefined;
+  return n === 0 ? '0' : d === 1 ? `${n}` : `${n}/${d}`;
 }
 
 /**
@@ -47,7 +49,7 @@ function lowest(n: number, d: number): Rational {
  */
 export function times(a: Rational, b: Rational): Rational {
   const [x, y] = [small(a), small(b)];
-  return x && y ? lowest(x[0] * y[0], x[1] * y[1]) : text(new Fraction(a).mul(new Fraction(b)));
+  return (x && y && product(x, y)) ?? text(new Fraction(a).mul(new Fraction(b)));
 }
 
 export const plus = (a: Rational, b: Rational): Rational => text(new Fraction(a).add(new Fraction(b)));
@@ -56,7 +58,7 @@ export const plus = (a: Rational, b: Rational): Rational => text(new Fraction(a)
 export function over(a: Rational, b: Rational): Rational {
   if (toNumber(b) === 0) throw new RangeError('over: cannot divide by zero; the divisor must not be 0');
   const [x, y] = [small(a), small(b)];
-  return x && y ? lowest(x[0] * y[1] * Math.sign(y[0]), x[1] * Math.abs(y[0])) : text(new Fraction(a).div(new Fraction(b)));
+  return (x && y && product(x, [y[1] * Math.sign(y[0]), Math.abs(y[0])])) ?? text(new Fraction(a).div(new Fraction(b)));
 }
 
 /** The nearest double to a rational. */
@@ -65,12 +67,18 @@ export function toNumber(a: Rational): number {
   return x ? x[0] / x[1] : new Fraction(a).valueOf();
 }
 
+const billion = 1e9;
+
 /**
- * A rational from a number a cook typed, exact for decimals (0.1 is 1/10).
+ * A rational from a number a cook typed, exact for decimals (0.1 is 1/10), to nine of them.
  * @throws RangeError for NaN or infinity
  */
 export function fromNumber(n: number): Rational {
   if (!Number.isFinite(n)) throw new RangeError(`fromNumber: expected a finite number, got ${n}`);
-  if (Number.isInteger(n) && Math.abs(n) < Number.MAX_SAFE_INTEGER) return `${n === 0 ? 0 : n}`;
-  return text(new Fraction(String(n.toFixed(9)).replace(/0+$/, '').replace(/\.$/, '')));
+  if (Number.isSafeInteger(n)) return `${n === 0 ? 0 : n}`;
+  const parts = Math.round(n * billion);
+  return (
+    (Number.isSafeInteger(parts) && product([parts, 1], [1, billion])) ||
+    text(new Fraction(String(n.toFixed(9)).replace(/0+$/, '').replace(/\.$/, '')))
+  );
 }

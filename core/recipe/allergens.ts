@@ -79,7 +79,8 @@ export function allergenWarnings(summary: AllergenSummary, eaters: readonly Eate
   });
 }
 
-const saltIds = new Set(['salt_table', 'salt_sea_fine', 'salt_flake']);
+/** Salt as a cook adds it. */
+export const saltIds: ReadonlySet<string> = new Set(['salt_table', 'salt_sea_fine', 'salt_flake']);
 
 /** Grams of salt added by the cook per portion; what is in cured or bought foods is not counted. */
 export function addedSaltG(lines: readonly { line: Line; massG?: number }[], portions: number): number | undefined {

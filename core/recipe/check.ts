@@ -1,10 +1,12 @@
-import type { Revision } from '#core/contract';
+import type { Line, Revision } from '#core/contract';
+import { gramsOf, sayMass, unitNamed, type IngredientFinder, fromNumber } from '#core/kitchen';
 
 /** Something a recipe leaves open, with where. */
 export type RecipeGap =
   | { gap: 'neverUsed'; lineId: string; name: string }
   | { gap: 'notListed'; stepId: string; name: string }
   | { gap: 'sharesOver'; lineId: string; name: string; total: number }
+  | { gap: 'twoAmounts'; lineId: string; name: string; first: string; second: string }
   | { gap: 'unmatched'; lineId: string; name: string }
   | { gap: 'noDensity' }
   | { gap: 'unconfirmed'; what: 'kind' | 'yield' };
@@ -19,11 +21,34 @@ const often: readonly [RegExp, string][] = [
   [/\bflour\b/i, 'flour'],
 ];
 
+/** A second amount in brackets, as in `2 cups (500 g) flour`. */
+const inBrackets = /\((?:about |ca\.? ?|approx\.? ?)?(\d+(?:[.,]\d+)?)\s*(g|kg|ml|l|oz|lb)\b[^)]*\)/i;
+/** Cups and spoons are never exact: two amounts agree within this share. */
+const agreeWithin = 0.25;
+
+/** Two different amounts of one line, when both can be weighed. */
+function twoAmounts(line: Line, finder: IngredientFinder): RecipeGap | undefined {
+  const found = inBrackets.exec(line.written);
+  const row = line.item.type === 'ingredient' ? finder.byId(line.item.id) : undefined;
+  const unit = found?.[2] && unitNamed(found[2]);
+  if (!found?.[1] || !row || !unit || line.amount === undefined || !line.unit || line.unit === 'piece') return undefined;
+  const first = gramsOf({ amount: line.amount, unit: line.unit }, row, line.form);
+  const second = gramsOf({ amount: fromNumber(Number(found[1].replace(',', '.'))), unit }, row, line.form);
+  if (!first.ok || !second.ok || Math.abs(first.massG - second.massG) <= agreeWithin * first.massG) return undefined;
+  return {
+    gap: 'twoAmounts',
+    lineId: line.id,
+    name: line.name,
+    first: sayMass(Math.round(first.massG)),
+    second: sayMass(Math.round(second.massG)),
+  };
+}
+
 /**
  * What is listed and never used, named in a step and not listed, used more than once over, unknown, or not confirmed yet.
  * Law: a recipe whose every batch line is used in full by its steps has no `neverUsed` and no `sharesOver`.
  */
-export function recipeGaps(revision: Revision): RecipeGap[] {
+export function recipeGaps(revision: Revision, finder?: IngredientFinder): RecipeGap[] {
   const gaps: RecipeGap[] = [];
   for (const line of revision.lines.filter((l) => l.moment === 'batch')) {
     const total = revision.steps
@@ -33,6 +58,8 @@ export function recipeGaps(revision: Revision): RecipeGap[] {
     if (total === 0 && revision.steps.length > 0) gaps.push({ gap: 'neverUsed', lineId: line.id, name: line.name });
     if (total > 1 + 1e-9) gaps.push({ gap: 'sharesOver', lineId: line.id, name: line.name, total });
     if (line.item.type === 'unmatched') gaps.push({ gap: 'unmatched', lineId: line.id, name: line.name });
+    const twice = finder && twoAmounts(line, finder);
+    if (twice) gaps.push(twice);
   }
   const listed = revision.lines.map((l) => l.name).join(' ');
   for (const step of revision.steps) {

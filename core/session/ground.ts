@@ -1,4 +1,16 @@
-import type { Container, Eater, Equipment, Household, Place, Recipe, ReferenceEdit, Revision, Session, TamboEvent, WriteRequest } from '#core/contract';
+import type {
+  Container,
+  Eater,
+  Equipment,
+  Household,
+  Place,
+  Recipe,
+  ReferenceEdit,
+  Revision,
+  Session,
+  TamboEvent,
+  WriteRequest,
+} from '#core/contract';
 import { ingredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import { applyEvent, effective, statusOf, type ContainerUse, type PackState } from '#core/store';

@@ -26,10 +26,7 @@ export interface World {
 }
 
 /** What a recipe is scaled with in this kitchen. */
-export const scaleOptionsOf = (
-  world: Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>,
-  yieldFactor = 1,
-): ScaleOptions => ({
+export const scaleOptionsOf = (world: Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>, yieldFactor = 1): ScaleOptions => ({
   finder: world.finder,
   scaleStepG: world.household.scaleStepG,
   units: world.household.units,

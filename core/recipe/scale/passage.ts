@@ -212,7 +212,9 @@ function ovenLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
       because: [{ code: 'pansInOven', params: { pans, perRound, pan: pan.name } }],
     };
   }
-  const trays = input.gear.equipment.filter((e) => e.kind === 'sheetPan' && e.count > 0 && e.widthMm !== undefined && e.depthMm !== undefined);
+  const trays = input.gear.equipment.filter(
+    (e) => e.kind === 'sheetPan' && e.count > 0 && e.widthMm !== undefined && e.depthMm !== undefined,
+  );
   const [tray] = trays;
   if (!tray) {
     open.push('noTray');
@@ -220,10 +222,7 @@ function ovenLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
   }
   const loose = looseMl(flow, input.massG, input.revision, input.finder);
   if (loose === undefined || loose === 0) return undefined;
-  const layer = flow.step.uses.reduce(
-    (mm, u) => Math.max(mm, input.revision.lines.find((l) => l.id === u.lineId)?.sizeMm ?? 0),
-    0,
-  );
+  const layer = flow.step.uses.reduce((mm, u) => Math.max(mm, input.revision.lines.find((l) => l.id === u.lineId)?.sizeMm ?? 0), 0);
   const trayMl = ((tray.widthMm ?? 0) * (tray.depthMm ?? 0) * (layer > 0 ? Math.min(layer, roastLayerMm) : roastLayerMm)) / 1000;
   const atOnce = Math.min(tray.count, oven.count);
   const l = equalLoads(loose, trayMl * atOnce);
@@ -258,7 +257,9 @@ function bowlLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
       const usable = bowlUsable(e, flow.bowl ?? 'pulse');
       return usable ? [{ e, usable }] : [];
     })
-    .sort((a, b) => Number(kinds.includes(b.e.kind as 'blender')) - Number(kinds.includes(a.e.kind as 'blender')) || b.usable.ml - a.usable.ml);
+    .sort(
+      (a, b) => Number(kinds.includes(b.e.kind as 'blender')) - Number(kinds.includes(a.e.kind as 'blender')) || b.usable.ml - a.usable.ml,
+    );
   const [bowl] = bowls;
   if (!bowl) {
     open.push('noBowl');
@@ -336,7 +337,8 @@ export function passageOf(input: PassageInput): Passage {
     // the written minutes hold for one load; each further one is set up, run and emptied too
     if (load.use === 'bowl') {
       if (load.loads > 1) passage.hands[f.step.id] = roundsMin('bowl', load.loads - 1, 0);
-    } else if (load.rounds > 1) passage.waits[f.step.id] = (passage.waits[f.step.id] ?? 0) + roundsMin(load.use, load.rounds - 1, load.runMin);
+    } else if (load.rounds > 1)
+      passage.waits[f.step.id] = (passage.waits[f.step.id] ?? 0) + roundsMin(load.use, load.rounds - 1, load.runMin);
   }
   if (finishedMl === undefined || writtenMl === undefined || writtenMassG.size === 0) passage.open.push('noVolume');
   passage.open = [...new Set(passage.open)];
@@ -348,7 +350,10 @@ export function passageOf(input: PassageInput): Passage {
 
 function potPassage(passage: Passage, input: PassageInput, potSteps: readonly FlowStep[], sum: number): void {
   const { revision, massG, writtenMassG, finishedMl, writtenMl, gear } = input;
-  const pots = potsOf(gear, potSteps.some((f) => f.strainedLater));
+  const pots = potsOf(
+    gear,
+    potSteps.some((f) => f.strainedLater),
+  );
   if (pots.length === 0) {
     passage.open.push('noPots');
     return;

@@ -118,15 +118,24 @@ function withBoilOff(line: Line, amount: Rational, f: number, passage: Passage):
   const perUnit = toNumber(unitFacts[line.unit].base);
   const settled = plus(amount, fromNumber(Number((ml / perUnit).toFixed(4))));
   const because: Because[] = [
-    { code: 'boilOff', params: { ml: Math.round(off.value), min: off.minutes, inProportionMl: Math.round(f * off.writtenMl) }, source: 'CALC' },
+    {
+      code: 'boilOff',
+      params: { ml: Math.round(off.value), min: off.minutes, inProportionMl: Math.round(f * off.writtenMl) },
+      source: 'CALC',
+    },
   ];
-  return toNumber(settled) > 0
-    ? { amount: settled, because }
-    : { amount: '0', because: [...because, { code: 'noWaterNeeded' }] };
+  return toNumber(settled) > 0 ? { amount: settled, because } : { amount: '0', because: [...because, { code: 'noWaterNeeded' }] };
 }
 
 /** Water that covers loose pieces in the chosen pots by a finger's breadth: the room between them, and a layer on top. */
-function coverMl(line: Line, revision: Revision, facts: readonly LineFacts[], massG: ReadonlyMap<string, number>, passage: Passage, gear: Gear): Grown | undefined {
+function coverMl(
+  line: Line,
+  revision: Revision,
+  facts: readonly LineFacts[],
+  massG: ReadonlyMap<string, number>,
+  passage: Passage,
+  gear: Gear,
+): Grown | undefined {
   if (line.scaling.rule !== 'cover' || !line.unit) return undefined;
   const pot = passage.loads.find((l) => l.use === 'pot');
   const equipment = pot && gear.equipment.find((e) => e.id === pot.vessels[0]?.id);
@@ -157,7 +166,12 @@ function coverMl(line: Line, revision: Revision, facts: readonly LineFacts[], ma
 }
 
 /** Vessels that a dish fills: its pans or jars. */
-function vesselsFilled(line: Line, revision: Revision, finishedMl: number | undefined, gear: Gear): { n: number; name: string } | undefined {
+function vesselsFilled(
+  line: Line,
+  revision: Revision,
+  finishedMl: number | undefined,
+  gear: Gear,
+): { n: number; name: string } | undefined {
   if (line.scaling.rule !== 'perVessel' || finishedMl === undefined) return undefined;
   const id = line.scaling.containerId;
   const container = gear.containers.find((c) => c.id === id) ?? panOf(gear, revision) ?? gear.containers.find((c) => c.shape === 'jar');
@@ -190,7 +204,7 @@ function solveRatios(lines: readonly Line[], masses: Map<string, number>): Map<s
   if (ratios.length === 0) return solved;
   const open = new Map(ratios.map((l) => [l.id, l]));
   for (const l of ratios) masses.delete(l.id);
-  for (let moved = true; moved && open.size > 0; ) {
+  for (let moved = true; moved && open.size > 0;) {
     moved = false;
     for (const [id, line] of open) {
       if (line.scaling.rule !== 'ratio' || line.scaling.lines.some((x) => open.has(x))) continue;
@@ -256,7 +270,11 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
     if (rule === 'perVessel') {
       const filled = gear && vesselsFilled(line, revision, done.ml, gear);
       return filled
-        ? { amount: times(line.amount ?? '0', `${filled.n}`), because: [{ code: 'perVessel', params: { n: filled.n, name: filled.name } }], unit }
+        ? {
+            amount: times(line.amount ?? '0', `${filled.n}`),
+            because: [{ code: 'perVessel', params: { n: filled.n, name: filled.name } }],
+            unit,
+          }
         : { ...g, because: [{ code: 'asIfProportional', params: { rule } }], unit };
     }
     if (rule === 'cover') {
@@ -308,7 +326,8 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
     const shown = measureLine(scaled, fact, scaleStepG, units);
     scaled.out = shown?.text ?? (ratio !== undefined ? 'cannot be solved' : line.scaling.rule === 'toTaste' ? 'to taste' : '');
     scaled.error = shown?.error ?? 0;
-    if (shown?.how === 'pinch' && exact && unitFacts[exact.unit].dimension === 'mass') because.push({ code: 'belowScale', params: { stepG: scaleStepG } });
+    if (shown?.how === 'pinch' && exact && unitFacts[exact.unit].dimension === 'mass')
+      because.push({ code: 'belowScale', params: { stepG: scaleStepG } });
     return scaled;
   });
   return {
@@ -350,4 +369,5 @@ export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Un
   amounts.reduce<Rational>((sum, q) => plus(sum, convert(q, unit)?.amount ?? '0'), '0');
 
 /** How many times the written recipe a number of portions is. */
-export const factorOf = (revision: Pick<Revision, 'servings'>, portions: number): Rational => over(fromNumber(portions), fromNumber(revision.servings));
+export const factorOf = (revision: Pick<Revision, 'servings'>, portions: number): Rational =>
+  over(fromNumber(portions), fromNumber(revision.servings));

@@ -38,8 +38,7 @@ export type TargetError = {
   name?: string;
 };
 
-export type TargetResult =
-  { ok: true; factor: Rational; limit?: { type: 'line' | 'vessel'; id: string; name: string } } | TargetError;
+export type TargetResult = { ok: true; factor: Rational; limit?: { type: 'line' | 'vessel'; id: string; name: string } } | TargetError;
 
 export interface TargetOptions {
   finder: IngredientFinder;

@@ -51,10 +51,7 @@ export function potUsable(
  * How full a bowl may be for what is done in it: its own mark, with nothing more left free, else half pulsed, two thirds pureed, one third hot.
  * @example bowlUsable({ litres: 2.2, marks: { pureeMl: 2200 } }, 'puree')?.ml // 2200
  */
-export function bowlUsable(
-  bowl: Pick<Equipment, 'litres' | 'marks' | 'fillShare'>,
-  action: 'pulse' | 'puree' | 'hot',
-): Usable | undefined {
+export function bowlUsable(bowl: Pick<Equipment, 'litres' | 'marks' | 'fillShare'>, action: 'pulse' | 'puree' | 'hot'): Usable | undefined {
   const mark = action === 'pulse' ? bowl.marks?.pulseMl : action === 'puree' ? bowl.marks?.pureeMl : bowl.marks?.hotMl;
   const brimMl = bowl.litres === undefined ? mark : bowl.litres * 1000;
   if (brimMl === undefined) return undefined;

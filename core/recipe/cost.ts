@@ -1,0 +1,89 @@
+import type { Line, Price } from '#core/contract';
+import { inBase, toNumber, unitFacts, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import type { ScaledLine } from './scale/index.ts';
+
+/** What one line costs, as the used share of the packs it is bought in. */
+export interface LineCost {
+  lineId: string;
+  name: string;
+  cents?: number;
+  /** The pack it was reckoned with. */
+  price?: Price;
+  why?: 'noPrice' | 'noAmount' | 'noPath' | 'unmatched';
+}
+
+export interface Cost {
+  /** Cents of all that has a price. */
+  cents: number;
+  perPortionCents: number;
+  lines: LineCost[];
+  /** Names of lines without a price or an amount: the total leaves them out and says so. */
+  leftOut: string[];
+  /** Some price is made up for the demo. */
+  madeUp: boolean;
+}
+
+/** The newest price of a row. */
+export const newestPrice = (row: Pick<IngredientRow, 'prices'>): Price | undefined =>
+  row.prices?.toSorted((a, b) => (b.day ?? '').localeCompare(a.day ?? ''))[0];
+
+/** As-purchased amount of a line in the unit a price is given for. */
+function boughtIn(unit: Price['unit'], scaled: ScaledLine, row: IngredientRow): number | undefined {
+  const edible = (row.ediblePct ?? 100) / 100;
+  if (unit === 'piece') {
+    if (scaled.exact?.unit === 'piece') return toNumber(scaled.exact.amount);
+    return scaled.massG !== undefined && row.pieceG !== undefined ? scaled.massG / edible / row.pieceG : undefined;
+  }
+  if (unit === 'ml') {
+    const base = scaled.exact && inBase(scaled.exact);
+    if (base?.dimension === 'volume') return base.value;
+    return scaled.massG !== undefined && row.density.liquid !== undefined ? scaled.massG / row.density.liquid : undefined;
+  }
+  return scaled.massG === undefined ? undefined : scaled.massG / edible;
+}
+
+const free = new Set(['water']);
+
+function lineCost(
+  scaled: ScaledLine,
+  finder: IngredientFinder,
+  drawn: (line: Line, massG: number | undefined) => number | undefined,
+): LineCost {
+  const { line } = scaled;
+  const head = { lineId: scaled.lineId, name: line.name };
+  if (line.item.type === 'recipe') {
+    const cents = drawn(line, scaled.massG);
+    return cents === undefined ? { ...head, why: 'noPrice' } : { ...head, cents };
+  }
+  const row = line.item.type === 'ingredient' ? finder.byId(line.item.id) : undefined;
+  if (!row) return { ...head, why: 'unmatched' };
+  if (free.has(row.id)) return { ...head, cents: 0 };
+  const price = newestPrice(row);
+  if (!price) return { ...head, why: 'noPrice' };
+  if (!scaled.exact || unitFacts[scaled.exact.unit].dimension === 'none') return { ...head, cents: 0, price };
+  const amount = boughtIn(price.unit, scaled, row);
+  return amount === undefined ? { ...head, why: 'noPath' } : { ...head, cents: (price.cents * amount) / price.amount, price };
+}
+
+/**
+ * Cost of a scaled recipe: the used share of the packs bought; energy and containers are not in it.
+ * Law: twice the recipe costs twice as much for what grows in proportion; what has no price is named, never 0.
+ * @param drawn cents of what a line draws from another recipe, when known
+ */
+export function costOf(
+  lines: readonly ScaledLine[],
+  portions: number,
+  finder: IngredientFinder,
+  drawn: (line: Line, massG: number | undefined) => number | undefined = () => undefined,
+): Cost {
+  if (!(portions > 0)) throw new RangeError(`costOf: expected more than 0 portions, got ${portions}`);
+  const costs = lines.map((l) => lineCost(l, finder, drawn));
+  const cents = costs.reduce((s, c) => s + (c.cents ?? 0), 0);
+  return {
+    cents,
+    perPortionCents: cents / portions,
+    lines: costs,
+    leftOut: costs.filter((c) => c.cents === undefined).map((c) => c.name),
+    madeUp: costs.some((c) => c.price?.madeUp),
+  };
+}
