@@ -23,6 +23,7 @@ export const writableSchemas = { ...documentSchemas, reference: referenceEditSch
 export type DocumentTable = keyof typeof documentSchemas;
 export type DocumentOf<T extends DocumentTable> = z.infer<(typeof documentSchemas)[T]>;
 export type WritableTable = keyof typeof writableSchemas;
+export type WritableOf<T extends WritableTable> = z.infer<(typeof writableSchemas)[T]>;
 export const documentTables = Object.keys(documentSchemas) as DocumentTable[];
 
 const changeSchema = z.object({

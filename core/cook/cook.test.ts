@@ -8,6 +8,7 @@ import { coolingClock, scheduleTasks, tasksFor, type Kitchen, type Task } from '
 
 const finder = ingredientFinder(ingredientRows);
 const task = (id: string, over: Partial<Task> = {}): Task => ({
+  timeKey: id,
   id,
   batchIds: ['b'],
   title: id,

@@ -1,6 +1,6 @@
 import type { Revision, Step } from '#core/contract';
 import { listOf, sayMass, type IngredientFinder } from '#core/kitchen';
-import type { ScaledRecipe } from '#core/recipe';
+import { nextMinutes, type ScaledRecipe } from '#core/recipe';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
 /** A batch ready to be cooked: its recipe at its size. */
@@ -26,6 +26,27 @@ export interface Task {
   cleanliness: number;
   guess: boolean;
   cookId?: string;
+  /** The same work in another session has the same key. */
+  timeKey: string;
+  /** The last run of this work, whose factor these minutes follow. */
+  last?: LastTime;
+}
+
+/** How long a piece of work took, against what was planned for that size. */
+export interface LastTime {
+  planned: number;
+  actual: number;
+  day: string;
+}
+export type LastTimes = Map<string, LastTime>;
+
+/** A task after its last run: the factor of that run on both hands and waiting; what was guessed is known now. */
+function asLastTime(task: Task, times: ReadonlyMap<string, LastTime> | undefined): Task {
+  const last = times?.get(task.timeKey);
+  if (!last) return task;
+  const total = nextMinutes(task.handsOnMin + task.waitMin, last);
+  const waitMin = nextMinutes(task.waitMin, last);
+  return { ...task, handsOnMin: Math.max(1, total - waitMin), waitMin, guess: false, last };
 }
 
 /** Cleanliness on the board: baby batches, vegetables, then raw fish, red meat, poultry last. */
@@ -56,9 +77,9 @@ interface Prep {
 
 /**
  * The work of a session: preparation from the lines' forms, one job for the same ingredient, form and size over all batches and then dealt out; and the written steps.
- * Steps wait for the preparation of what they use. Minutes are set-up + per kilo.
+ * Steps wait for the preparation of what they use. Minutes are set-up + per kilo, or the last run's.
  */
-export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder): Task[] {
+export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder, times?: ReadonlyMap<string, LastTime>): Task[] {
   const preps = new Map<string, Prep>();
   const prepOfLine = new Map<string, string>();
   for (const { batchId, revision, scaled } of batches) {
@@ -89,6 +110,7 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
             hazards: [],
             cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree'),
             guess: true,
+            timeKey: id,
           },
           shares: [{ recipe: revision.name, massG }],
         });
@@ -128,8 +150,9 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
         hazards: step.hazards,
         cleanliness: revision.kind === 'puree' ? 0 : 3,
         guess: step.guess,
+        timeKey: `step:${revision.recipeId}:${step.id}`,
       };
     }),
   );
-  return [...[...preps.values()].map((p) => p.task), ...steps];
+  return [...[...preps.values()].map((p) => p.task), ...steps].map((task) => asLastTime(task, times));
 }

@@ -39,6 +39,8 @@ export interface IngredientFinder {
   /** Rows whose names hold every typed word, names that begin with it first. */
   search(typed: string, limit?: number): IngredientRow[];
   byId(id: string): IngredientRow | undefined;
+  /** All of them, in the order of the table. */
+  rows: readonly IngredientRow[];
 }
 
 /**
@@ -56,6 +58,7 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
   const searchable = rows.map((row) => ({ row, texts: [row.name, ...row.otherNames].map(plain) }));
 
   return {
+    rows,
     byId: (id) => ids.get(id),
     match(written) {
       const words = key(written).split(' ').filter(Boolean);

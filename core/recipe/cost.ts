@@ -1,6 +1,6 @@
-import type { Line, Price } from '#core/contract';
+import type { Line, Price, Revision } from '#core/contract';
 import { inBase, toNumber, unitFacts, type IngredientFinder, type IngredientRow } from '#core/kitchen';
-import type { ScaledLine } from './scale/index.ts';
+import { finished, scaleRecipe, type ScaledLine, type ScaleOptions } from './scale/index.ts';
 
 /** What one line costs, as the used share of the packs it is bought in. */
 export interface LineCost {
@@ -23,6 +23,9 @@ export interface Cost {
   madeUp: boolean;
 }
 
+/** Cents of what a line draws from another recipe, when known. */
+export type Drawn = (line: Line, exact: ScaledLine['exact']) => number | undefined;
+
 /** The newest price of a row. */
 export const newestPrice = (row: Pick<IngredientRow, 'prices'>): Price | undefined =>
   row.prices?.toSorted((a, b) => (b.day ?? '').localeCompare(a.day ?? ''))[0];
@@ -44,15 +47,11 @@ function boughtIn(unit: Price['unit'], scaled: ScaledLine, row: IngredientRow): 
 
 const free = new Set(['water']);
 
-function lineCost(
-  scaled: ScaledLine,
-  finder: IngredientFinder,
-  drawn: (line: Line, massG: number | undefined) => number | undefined,
-): LineCost {
+function lineCost(scaled: ScaledLine, finder: IngredientFinder, drawn: Drawn): LineCost {
   const { line } = scaled;
   const head = { lineId: scaled.lineId, name: line.name };
   if (line.item.type === 'recipe') {
-    const cents = drawn(line, scaled.massG);
+    const cents = drawn(line, scaled.exact);
     return cents === undefined ? { ...head, why: 'noPrice' } : { ...head, cents };
   }
   const row = line.item.type === 'ingredient' ? finder.byId(line.item.id) : undefined;
@@ -70,12 +69,7 @@ function lineCost(
  * Law: twice the recipe costs twice as much for what grows in proportion; what has no price is named, never 0.
  * @param drawn cents of what a line draws from another recipe, when known
  */
-export function costOf(
-  lines: readonly ScaledLine[],
-  portions: number,
-  finder: IngredientFinder,
-  drawn: (line: Line, massG: number | undefined) => number | undefined = () => undefined,
-): Cost {
+export function costOf(lines: readonly ScaledLine[], portions: number, finder: IngredientFinder, drawn: Drawn = () => undefined): Cost {
   if (!(portions > 0)) throw new RangeError(`costOf: expected more than 0 portions, got ${portions}`);
   const costs = lines.map((l) => lineCost(l, finder, drawn));
   const cents = costs.reduce((s, c) => s + (c.cents ?? 0), 0);
@@ -85,5 +79,36 @@ export function costOf(
     lines: costs,
     leftOut: costs.filter((c) => c.cents === undefined).map((c) => c.name),
     madeUp: costs.some((c) => c.price?.madeUp),
+  };
+}
+
+/**
+ * Cents of what a line draws from another recipe: that recipe at the amount drawn, through its own draws; a circle stays unknown.
+ * @param revisionOf recipes drawn from
+ */
+export function drawnCost(
+  revisionOf: (recipeId: string) => Revision | undefined,
+  options: ScaleOptions,
+  seen: ReadonlySet<string> = new Set(),
+): Drawn {
+  return (line, exact) => {
+    if (line.item.type !== 'recipe' || seen.has(line.item.id)) return undefined;
+    const base = revisionOf(line.item.id);
+    if (!base || !exact) return undefined;
+    const one = finished(base, 1);
+    const asked = inBase(exact);
+    const portions =
+      exact.unit === 'piece'
+        ? toNumber(exact.amount)
+        : asked?.dimension === 'volume' && one.ml !== undefined
+          ? asked.value / one.ml
+          : asked?.dimension === 'mass' && one.g !== undefined
+            ? asked.value / one.g
+            : undefined;
+    if (portions === undefined || !(portions > 0)) return undefined;
+    const made = scaleRecipe(base, portions, options);
+    if (!made.ok) return undefined;
+    const cost = costOf(made.scaled.lines, portions, options.finder, drawnCost(revisionOf, options, new Set([...seen, line.item.id])));
+    return cost.leftOut.length === cost.lines.length ? undefined : cost.cents;
   };
 }

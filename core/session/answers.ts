@@ -15,9 +15,10 @@ import type {
 } from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
-import type { AllergenWarning, RecipeDraft, RecipeGap } from '#core/recipe';
+import type { AllergenWarning, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
+import type { Run } from './runs.ts';
 import type { SessionState } from './state.ts';
 import type { Supplies } from './supply.ts';
 import type { TodayView } from './today.ts';
@@ -81,12 +82,14 @@ export interface RecipeBrief {
   lastMade?: Day;
   portionsInStore: number;
   canPlan: boolean;
+  /** What came out of earlier runs by what is written, when it was weighed. */
+  yieldFactor?: number;
 }
 
 export interface RecipeAnswer {
   recipe: Recipe;
   revision: Revision;
-  /** Rows of the ingredients its lines name, for scaling on the page. */
+  /** Rows of the ingredients its lines name, and the lines of what it draws from, for scaling on the page. */
   rows: IngredientRow[];
   allergens: string[];
   warnings: AllergenWarning[];
@@ -94,8 +97,22 @@ export interface RecipeAnswer {
   keeps: string;
   lastMade?: Day;
   portionsInStore: number;
-  scaleStepG: number;
   cautions: SaidCaution[];
+  household: Household;
+  gear: Gear;
+  eaters: Eater[];
+  today: Day;
+  /** What came out of it so far; absent while it was never weighed. */
+  learned?: Learned;
+  /** Weighed runs, the newest first. */
+  runs: Run[];
+  freezing: FreezeFlag[];
+  /** Everything it draws from, through and through. */
+  drawn: Revision[];
+  /** Recipes that draw from this one. */
+  drawnBy: Revision[];
+  /** Concentrates of this household and what they stand in for. */
+  doses: { recipeId: string; name: string; dose: NonNullable<Revision['dose']> }[];
 }
 
 export interface ReadAnswer {

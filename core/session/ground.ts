@@ -11,6 +11,7 @@ import type {
   TamboEvent,
   WriteRequest,
 } from '#core/contract';
+import type { LastTime } from '#core/cook';
 import { ingredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import { applyEvent, effective, statusOf, type ContainerUse, type PackState } from '#core/store';
@@ -37,6 +38,8 @@ export interface Ground {
   sessionPacks: [sessionId: string, packs: PackState[]][];
   eatenDays: EatenDay[];
   lately: EatenEntry[];
+  /** The last run of each piece of work. */
+  times: [key: string, time: LastTime][];
   ingredients: IngredientRow[];
   lives: LifeRow[];
   materials: ReferenceRow[];
@@ -70,6 +73,7 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
       ...ground,
       usage: new Map(ground.usage),
       finder,
+      times: new Map(ground.times),
       lives: new Map(ground.lives.map((r) => [r.id, r])),
       materials: new Map(ground.materials.map((r) => [r.id, r])),
       allergenNames: new Map(ground.allergenNames),

@@ -71,7 +71,7 @@ function plan(session: Session, world: World): Planned {
     household: world.household,
     found,
     list: shoppingList(scaled, world.finder),
-    tasks: tasksFor(scaled, world.finder),
+    tasks: tasksFor(scaled, world.finder, world.times),
   };
   // a recipe that is not known yet may come
   if (found.every((f) => f.revision)) plannedFor.set(session, planned);

@@ -1,4 +1,5 @@
 import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
+import type { LastTimes } from '#core/cook';
 import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
 import { allergenSummary, type ScaleOptions, type ScaleResult } from '#core/recipe';
@@ -18,6 +19,8 @@ export interface World {
   /** A recipe at a number of portions; revisions never change, so an answer may be kept. */
   scale: (revision: Revision, portions: number, yieldFactor?: number) => ScaleResult;
   finder: IngredientFinder;
+  /** The last run of each piece of work. */
+  times: LastTimes;
   lives: ReadonlyMap<string, LifeRow>;
   materials: ReadonlyMap<string, ReferenceRow>;
   reheats: readonly ReferenceRow[];

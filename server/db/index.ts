@@ -1,5 +1,5 @@
 export { allDocuments, documentById } from './documents.ts';
 export { openDb, type Db, type OpenDb } from './open.ts';
 export { loadReference, referenceRows, storeId } from './reference.ts';
-export { putReferenceEdit, referenceEditOf, referenceEpoch } from './referenceEdits.ts';
+export { mergedRow, putReferenceEdit, referenceEditOf, referenceEpoch, referenceMoved } from './referenceEdits.ts';
 export * as schema from './schema.ts';

@@ -31,6 +31,7 @@ import { portionRows } from '#core/plan/data';
 import { freezingRows, seasoningRows, textureRows } from '#core/recipe/data';
 import { allergenRows, clockRows, hazardRows, hiddenAllergenRows, hotBlendingRows, setpointRows } from '#core/safety/data';
 import type { Db } from './open.ts';
+import { mergedRow } from './referenceEdits.ts';
 import { meta, refRow } from './schema.ts';
 
 /** Raise when a shipped row changes: rows are brought in again, the household's edits stay. */
@@ -72,7 +73,6 @@ const tables = {
   hazard: hazardRows,
   hot_blending: hotBlendingRows,
 } as const satisfies Record<ReferenceTable, readonly { id: string; source: string }[]>;
-
 
 /** Brings shipped rows into the database on first start and after an upgrade; user rows and edits are kept. */
 export function loadReference(db: Db): void {
@@ -119,5 +119,5 @@ export function referenceRows<T extends ReferenceTable>(db: Db, table: T): (T ex
     .from(refRow)
     .where(eq(refRow.table, table))
     .all()
-    .map((r) => (r.edited ?? r.shipped) as unknown as Row);
+    .map((r) => (r.edited ? mergedRow(r.shipped, r.edited) : r.shipped) as unknown as Row);
 }

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { DocumentOf, DocumentTable, EventData, EventType } from '#core/contract';
+import type { EventData, EventType, WritableOf, WritableTable } from '#core/contract';
 import { addMs } from '#core/kitchen';
 import type { Db } from '../db/index.ts';
 import { acceptEvents } from '../events/index.ts';
@@ -57,7 +57,7 @@ export class DemoClient {
   write(
     at: string,
     label: string,
-    changes: { [T in DocumentTable]: { table: T; id: string; data: DocumentOf<T> } }[DocumentTable][],
+    changes: { [T in WritableTable]: { table: T; id: string; data: WritableOf<T> } }[WritableTable][],
   ): void {
     const instant = this.instant(at);
     const answer = acceptWrite(this.db, { writeId: this.id(), device: this.device, instant, label, changes }, instant);

@@ -2,6 +2,8 @@ import type { Kind, Line, Revision, ScalingRule, Step } from '#core/contract';
 import { readLine } from '#core/recipe';
 
 interface LineOptions {
+  /** Drawn from another dish of the house, by its key. */
+  draws?: string;
   /** What the cook read on the bought pack's label. */
   holds?: string[];
   rule?: ScalingRule;
@@ -51,6 +53,7 @@ export interface Dish {
   raw?: boolean;
   tags: string[];
   note?: string;
+  dose?: NonNullable<Revision['dose']>;
   lines: DishLine[];
   steps: DishStep[];
 }
@@ -64,7 +67,11 @@ export function revisionOf(dish: Dish, ids: { revision: string; recipe: string }
       written: d.written,
       ...(read.amount !== undefined && { amount: read.amount }),
       ...(read.unit && { unit: read.unit }),
-      item: d.ingredientId ? { type: 'ingredient', id: d.ingredientId } : { type: 'unmatched' },
+      item: d.options.draws
+        ? { type: 'recipe', id: `recipe_${d.options.draws}` }
+        : d.ingredientId
+          ? { type: 'ingredient', id: d.ingredientId }
+          : { type: 'unmatched' },
       name: d.options.name ?? read.name,
       ...((d.options.form ?? read.form) && { form: d.options.form ?? read.form }),
       ...(read.sizeMm && { sizeMm: read.sizeMm }),
@@ -104,6 +111,7 @@ export function revisionOf(dish: Dish, ids: { revision: string; recipe: string }
     tags: dish.tags,
     source: 'our own',
     ...(dish.note && { note: dish.note }),
+    ...(dish.dose && { dose: dish.dose }),
     confirmed: ['kind', 'yield', 'serving', 'storage', 'hands'],
     madeAt,
   };

@@ -82,14 +82,20 @@ export const demoEaters = (anchor: string, saturday: string): Eater[] => [
 ];
 
 export const demoEquipment: readonly Equipment[] = [
-  { id: 'gear_hob', name: 'Hob', kind: 'hob', count: 4, watts: 2200 },
-  { id: 'gear_oven', name: 'Oven', kind: 'oven', count: 2 },
+  { id: 'gear_hob', name: 'Hob', kind: 'hob', count: 4, watts: 2200, heat: 'ceramic' },
+  { id: 'gear_oven', name: 'Oven', kind: 'oven', count: 2, widthMm: 460, depthMm: 380 },
   { id: 'gear_microwave', name: 'Microwave', kind: 'microwave', count: 1, watts: 800 },
   { id: 'gear_pot9', name: 'Big pot', kind: 'pot', count: 1, litres: 9, diameterMm: 260, heightMm: 175, tareG: 3100 },
   { id: 'gear_pot5', name: 'Wide pot', kind: 'pot', count: 1, litres: 5.4, diameterMm: 280, heightMm: 90, tareG: 2450 },
   { id: 'gear_pot3', name: 'Small pot', kind: 'pot', count: 2, litres: 2.8, diameterMm: 180, heightMm: 112, tareG: 1150 },
-  { id: 'gear_blender', name: 'Jug blender', kind: 'blender', count: 1, litres: 1.5 },
-  { id: 'gear_processor', name: 'Food processor', kind: 'processor', count: 1, litres: 2.2 },
+  { id: 'gear_blender', name: 'Jug blender', kind: 'blender', count: 1, litres: 1.5, marks: { hotMl: 700 } },
+  { id: 'gear_processor', name: 'Food processor', kind: 'processor', count: 1, litres: 2.2, marks: { pureeMl: 1400 } },
+  { id: 'gear_steamer', name: 'Steamer', kind: 'steamer', count: 2, litres: 3, note: 'two tiers' },
+  { id: 'gear_sheet', name: 'Sheet pan', kind: 'sheetPan', count: 2, widthMm: 420, depthMm: 320 },
+  { id: 'gear_probe', name: 'Probe', kind: 'probe', count: 1 },
+  { id: 'gear_ice', name: 'Ice in bags', kind: 'ice', count: 1, kg: 2 },
+  { id: 'gear_worktop', name: 'Worktop', kind: 'worktop', count: 1, widthMm: 1400, depthMm: 600 },
+  { id: 'gear_sink', name: 'Sink', kind: 'sink', count: 1 },
   { id: 'gear_scale', name: 'Kitchen scale', kind: 'scale', count: 1 },
 ];
 

@@ -3,12 +3,13 @@ import { addDays, addMinutes, dayOf, daysBetween, daysFrom, demand, instantAt, n
 import { sessionView } from '#core/session';
 import { statusOf, useFirst, type PackState } from '#core/store';
 import { allDocuments, schema, type Db } from '../db/index.ts';
-import { packsInStore, worldOf } from '../session/index.ts';
+import { packsInStore, referenceOf, worldOf } from '../session/index.ts';
 import { DemoClient } from './client.ts';
 import { cookSession, planSession } from './cookSession.ts';
 import { revisionOf } from './dish.ts';
 import { dishes } from './dishes/index.ts';
 import { eatDay } from './eatDay.ts';
+import { demoPrices } from './prices.ts';
 import { demoContainers, demoEaters, demoEquipment, demoHousehold, demoPlaces } from './kitchen.ts';
 
 export interface DemoOptions {
@@ -78,6 +79,16 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
     ...demoContainers.map((data) => ({ table: 'container' as const, id: data.id, data })),
     ...demoPlaces.map((data) => ({ table: 'place' as const, id: data.id, data })),
   ]);
+  const { finder } = referenceOf(db);
+  client.write(
+    addMinutes(begin, 6),
+    'Note what things cost',
+    Object.entries(demoPrices).flatMap(([id, price]) => {
+      const row = finder.byId(id);
+      const edit = row && { id: `ingredient:${id}`, table: 'ingredient' as const, row: { ...row, prices: [{ ...price, madeUp: true }] } };
+      return edit ? [{ table: 'reference' as const, id: edit.id, data: edit }] : [];
+    }),
+  );
   const recipes = new Map<string, { recipeId: string; revisionId: string }>();
   dishes.forEach((dish, i) => {
     const ids = { recipe: `recipe_${dish.key}`, revision: client.id() };

@@ -1,6 +1,6 @@
 import { eventSchema, refusals, streamOf, type Instant, type Refusal, type TamboEvent } from '#core/contract';
 import { isCode } from '#core/pack';
-import { documentById, type Db } from '../db/index.ts';
+import { documentById, referenceMoved, type Db } from '../db/index.ts';
 import { project } from './project.ts';
 import { statements } from './statements.ts';
 
@@ -32,6 +32,8 @@ function unknownThings(db: Db, event: TamboEvent): Refusal[] {
       ? []
       : [{ path: `subjects.${missing}`, expected: 'a pack that has been filled', got: event.subjects[missing] ?? '' }];
   }
+  // what was peeled belongs to an ingredient, in a session or not
+  if (event.type === 'trimmed') return [];
   const sessionId = event.subjects[0] ?? '';
   return documentById(db, 'session', sessionId) ? [] : [{ path: 'subjects.0', expected: 'a session that was planned', got: sessionId }];
 }
@@ -49,6 +51,7 @@ function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
   addEvent.run({ ...event, stream: streamOf[event.type], receivedAt });
   for (const subject of new Set(event.subjects)) addSubject.run({ subject, eventId: event.id });
   project(db, event);
+  if (event.type === 'trimmed' || event.type === 'undone') referenceMoved();
   return { id: event.id, status: 'kept' };
 }
 

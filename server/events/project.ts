@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { and, eq, or } from 'drizzle-orm';
 import type { EventData, EventOf, TamboEvent } from '#core/contract';
 import { applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
@@ -74,6 +74,15 @@ export function eventsOf(db: Db, subject: string): TamboEvent[] {
     .all()
     .map((r) => eventFrom(r.event));
 }
+
+/** What was weighed or trimmed, with what was taken back of it. */
+export const yieldEvents = (db: Db, type: 'weighed' | 'trimmed'): TamboEvent[] =>
+  db
+    .select()
+    .from(schema.event)
+    .where(or(and(eq(schema.event.stream, 'yield'), eq(schema.event.type, type)), eq(schema.event.stream, 'any')))
+    .all()
+    .map(eventFrom);
 
 export const eatenRow = (packId: string, filled: FilledBrief, e: EventOf<'eaten'>): EatenRow => ({
   eventId: e.id,

@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs';
 import { documentSchemas, documentTables, eventSchema, referenceEditSchema, type Revision } from '#core/contract';
-import { loadReference, openDb, putReferenceEdit, storeId, type OpenDb } from '../db/index.ts';
+import { loadReference, mergedRow, openDb, putReferenceEdit, storeId, type OpenDb } from '../db/index.ts';
 import { rebuild } from '../events/index.ts';
 import { countsOf, householdName } from './backup.ts';
 import { BadFile, type Counts, type Manifest, type Tell } from './format.ts';
@@ -105,11 +105,14 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
   copy('pack_code', ['code', 'given_to', 'given_at']);
   copy('change', ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'at', 'device', 'label']);
   copy('write_answer', ['write_id', 'status', 'body']);
-  for (const r of all<{ edited: string; table_name: string; id: string }>(
-    'select edited, table_name, id from ref_row where edited is not null',
-  ))
-  {
-    const parsed = referenceEditSchema.safeParse({ id: `${r.table_name}:${r.id}`, table: r.table_name, row: JSON.parse(r.edited) as unknown });
+  for (const r of all<{ edited: string; shipped: string; table_name: string; id: string }>(
+    'select edited, shipped, table_name, id from ref_row where edited is not null',
+  )) {
+    const parsed = referenceEditSchema.safeParse({
+      id: `${r.table_name}:${r.id}`,
+      table: r.table_name,
+      row: mergedRow(JSON.parse(r.shipped) as Record<string, unknown>, JSON.parse(r.edited) as Record<string, unknown>),
+    });
     if (parsed.success) putReferenceEdit(to.db, parsed.data.id, parsed.data);
     else leave('reference', r.id, parsed.error.issues[0]?.message ?? 'not readable');
   }

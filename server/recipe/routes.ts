@@ -3,13 +3,12 @@ import { z } from 'zod';
 import type { Revision } from '#core/contract';
 import { refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, allergenWarnings, canPlan, draftRecipe, readRecipeFile, recipeGaps } from '#core/recipe';
-import { cautionsFor, type CautionPlace } from '#core/safety';
-import { allergensOf, type ReadAnswer, type RecipeAnswer, type RecipeBrief, type World } from '#core/session';
-import { lifeOf } from '#core/kitchen';
+import { allergenLines, canPlan, draftRecipe, readRecipeFile } from '#core/recipe';
+import { allergensOf, learnedFrom, type ReadAnswer, type RecipeBrief, type World } from '#core/session';
 import { allDocuments, referenceRows } from '../db/index.ts';
-import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
-import { lastMade, referenceOf, worldOf } from '../session/index.ts';
+import { answer, HttpRefusal, param, type Context } from '../http.ts';
+import { lastMade, referenceOf, weighedRuns, worldOf } from '../session/index.ts';
+import { recipeAnswer } from './one.ts';
 import { starters } from './starters.ts';
 
 const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
@@ -20,6 +19,7 @@ const inStore = (world: World, recipeId: string): number =>
 function briefs(ctx: Context): RecipeBrief[] {
   const world = worldOf(ctx.db);
   const made = lastMade(ctx);
+  const runs = weighedRuns(ctx.db);
   return allDocuments(ctx.db, 'recipe')
     .filter((r) => !r.archived)
     .flatMap((recipe) => {
@@ -39,55 +39,11 @@ function briefs(ctx: Context): RecipeBrief[] {
           ...(day && { lastMade: day }),
           portionsInStore: inStore(world, recipe.id),
           canPlan: canPlan(revision),
+          ...(runs.has(recipe.id) && { yieldFactor: Number(learnedFrom(runs.get(recipe.id) ?? []).factor.toFixed(3)) }),
         },
       ];
     })
     .sort((a, b) => a.recipe.name.localeCompare(b.recipe.name));
-}
-
-const hazardPlace: Readonly<Record<string, CautionPlace>> = {
-  hotBlending: 'hotBlending',
-  rawPoultry: 'rawPoultry',
-  rawMeat: 'rawMeat',
-  beans: 'beans',
-  garlicOil: 'garlicOil',
-  rice: 'rice',
-  baby: 'baby',
-  hotFat: 'hotFat',
-};
-
-function one(ctx: Context, id: string): RecipeAnswer {
-  const world = worldOf(ctx.db);
-  const found = world.recipe(id);
-  if (!found) throw notFound('A recipe', id);
-  const { recipe, revision } = found;
-  const summary = allergensOf(revision, world);
-  const life = lifeOf(revision.storage, world.lives, world.household);
-  const day = lastMade(ctx).get(id);
-  const places: CautionPlace[] = [
-    ...new Set([
-      ...revision.steps.flatMap((s) => s.hazards.flatMap((h) => hazardPlace[h] ?? [])),
-      ...(revision.kind === 'puree' ? ['baby' as const] : []),
-      'cooling' as const,
-    ]),
-  ];
-  return {
-    recipe,
-    revision,
-    rows: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? (world.finder.byId(l.item.id) ?? []) : [])),
-    allergens: allergenLines(summary, world.allergenNames),
-    warnings: allergenWarnings(summary, world.eaters),
-    gaps: recipeGaps(revision),
-    keeps: life.ok
-      ? `${life.life.months === life.life.monthsHigh ? life.life.months : `${life.life.months} to ${life.life.monthsHigh}`} months frozen because of the ${life.life.part} (${life.life.source}), ${life.life.fridgeDays} ${life.life.fridgeDays === 1 ? 'day' : 'days'} in the fridge`
-      : life.why === 'doNotFreeze'
-        ? `${life.part} does not freeze well`
-        : 'no storage life known yet',
-    ...(day && { lastMade: day }),
-    portionsInStore: inStore(world, id),
-    scaleStepG: world.household.scaleStepG,
-    cautions: cautionsFor(places, world.household.country),
-  };
 }
 
 const readSchema = z.object({ text: z.string().max(5_000_000), fileName: z.string().max(200) });
@@ -112,7 +68,7 @@ export function recipeRoutes(ctx: Context): Router {
   );
   r.get(
     '/recipes/:id',
-    answer((req) => one(ctx, param(req, 'id'))),
+    answer((req) => recipeAnswer(ctx, param(req, 'id'))),
   );
   r.post(
     '/recipes/read',

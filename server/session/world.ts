@@ -1,12 +1,12 @@
 import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
-import { addDays, ingredientFinder, type IngredientFinder, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import { addDays, ingredientFinder, type IngredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
-import { groupOf, scaleOptionsOf } from '#core/session';
+import { groupOf, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
 import { scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
-import { packsWhere } from '../events/index.ts';
+import { eventsOf, packsWhere, yieldEvents } from '../events/index.ts';
 import { keptSince, touchedSince } from './kept.ts';
 
 /** What a household is before anybody has said anything. */
@@ -63,7 +63,7 @@ export function referenceOf(db: Db): Reference {
   const epoch = referenceEpoch();
   if (found?.epoch === epoch) return found;
   const made: Reference = {
-    finder: ingredientFinder(referenceRows(db, 'ingredient')),
+    finder: ingredientFinder(withTrims(db, referenceRows(db, 'ingredient'))),
     lives: new Map(referenceRows(db, 'life').map((r) => [r.id, r])),
     materials: new Map(referenceRows(db, 'material').map((r) => [r.id, r])),
     reheats: referenceRows(db, 'reheat'),
@@ -74,6 +74,23 @@ export function referenceOf(db: Db): Reference {
   kept.set(db, made);
   return made;
 }
+
+/** Ingredients with the edible share that this kitchen weighed, where it did. */
+function withTrims(db: Db, rows: IngredientRow[]): IngredientRow[] {
+  const pct = new Map(rows.map((r) => [r.id, r.ediblePct]));
+  const trims = trimsOf(yieldEvents(db, 'trimmed'), (id) => pct.get(id));
+  return rows.map((r) => {
+    const seen = trims.get(r.id);
+    return seen ? { ...r, ediblePct: Math.min(100, Math.round(seen.factor * 1000) / 10), source: `${r.source};OWN` } : r;
+  });
+}
+
+/** Weighed batches by recipe. */
+export const weighedRuns = (db: Db): Map<string, Run[]> =>
+  keptSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => worldOf(db).revision(id)));
+
+/** Sessions looked back at for how long things took. */
+const sessionsTimed = 12;
 
 const inStore = inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge']);
 
@@ -141,20 +158,36 @@ function readWorld(db: Db): World {
     if (found) revisions.set(id, found);
     return found;
   };
+  const scale = (r: Revision, portions: number, yieldFactor = 1): ScaleResult => {
+    const sizes = scaled.get(r) ?? new Map<string, ScaleResult>();
+    scaled.set(r, sizes);
+    const key = `${portions} ${yieldFactor} ${reference.epoch}`;
+    const result = sizes.get(key) ?? scaleRecipe(r, portions, scaleOptionsOf(options, yieldFactor));
+    sizes.set(key, result);
+    return result;
+  };
+  // read again when something is planned or changed, so that a session's minutes stand still while it is cooked
+  const times = keptSince(
+    db,
+    'times',
+    () =>
+      lastTimes(
+        allDocuments(db, 'session')
+          .toSorted((a, b) => b.day.localeCompare(a.day))
+          .slice(0, sessionsTimed),
+        (id) => eventsOf(db, id),
+        { revision, scale, finder: reference.finder },
+      ),
+    'documents',
+  );
   return {
     ...reference,
     ...own,
+    times,
     packs: packsInStore(db),
     usage: containerUsage(db),
     revision,
-    scale(r, portions, yieldFactor = 1) {
-      const sizes = scaled.get(r) ?? new Map<string, ScaleResult>();
-      scaled.set(r, sizes);
-      const key = `${portions} ${yieldFactor} ${reference.epoch}`;
-      const result = sizes.get(key) ?? scaleRecipe(r, portions, scaleOptionsOf(options, yieldFactor));
-      sizes.set(key, result);
-      return result;
-    },
+    scale,
     recipe(id) {
       const recipe: Recipe | undefined = documentById(db, 'recipe', id);
       const r = recipe && revision(recipe.revisionId);

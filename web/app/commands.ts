@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { DocumentOf, DocumentTable, EventData, EventType, TamboEvent } from '#core/contract';
+import type { EventData, EventType, TamboEvent, WritableOf, WritableTable } from '#core/contract';
 import { device, newId, stampEvent, stampInstant } from './device.ts';
 import { enqueue } from './outbox.ts';
 import { useAppDispatch } from './store.ts';
@@ -7,7 +7,7 @@ import { shown, type UndoWay } from './toastSlice.ts';
 
 /** An event to be logged: type, what it speaks of, data. */
 export type NewEvent = { [T in EventType]: { type: T; subjects: string[]; data: EventData<T> } }[EventType];
-export type NewChange = { [T in DocumentTable]: { table: T; id: string; data: DocumentOf<T> | null } }[DocumentTable];
+export type NewChange = { [T in WritableTable]: { table: T; id: string; data: WritableOf<T> | null } }[WritableTable];
 
 export interface Commands {
   /** Logs events; the toast says so and offers undo. */

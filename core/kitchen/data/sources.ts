@@ -29,5 +29,6 @@ export const sources: Readonly<Record<string, string>> = {
   "ASCIA": "Australasian allergy society",
   "CALC": "computed with the formulas in docs/computation.md",
   "KIT": "kitchen/trade practice; no public body gives a figure",
+  "OWN": "weighed in this kitchen",
   "VEND": "equipment or packaging vendor claim; not independently validated",
 };

@@ -15,7 +15,7 @@ export interface FlowStep {
 }
 
 const simmerWords = /\b(simmer|boil|stew|reduce|bubbl|barely moving|cook down)/i;
-const boilUpWords = /\b(bring|heat)\b.*\b(boil|simmer|up)\b|\bbring up\b/i;
+const boilUpWords = /\b(bring|heat)\b[^.;,]*?\b(boil|simmer|up)\b/i;
 const strainWords = /\b(strain|sieve|drain|lift out)/i;
 
 /** What lies on the pot: said by the step, else read from its words. */
@@ -64,7 +64,8 @@ export function flowOf(revision: Revision): readonly FlowStep[] {
   const strains = revision.steps.flatMap((s, i) => (strainWords.test(s.text) ? [i] : []));
   const flow = revision.steps.map((step, i): FlowStep => {
     const bowl = bowlOf(step);
-    const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text) && !boilUpWords.test(step.text);
+    // "bring to the boil, then simmer" is both
+    const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text.replace(boilUpWords, ''));
     return {
       step,
       holds: holds(step, new Set([step.id])),

@@ -1,5 +1,5 @@
 import { l, s, type Dish } from '../dish.ts';
-import { taste, whole, hob, oven, wheat } from './words.ts';
+import { taste, whole, hob, oven, perPan, perPot, wheat } from './words.ts';
 
 /** Dinners of the house above the yard. Made up; amounts are for the servings each one states. */
 export const meals: readonly Dish[] = [
@@ -27,7 +27,7 @@ export const meals: readonly Dish[] = [
       l('paprika_smoked', '2 tsp smoked paprika', { rule: taste, holds: [] }),
       l('water', '350 ml water'),
       l('salt_table', '12 g fine salt', { name: 'fine salt' }),
-      l('bay_leaf', '2 bay leaves', { rule: whole }),
+      l('bay_leaf', '2 bay leaves', { rule: perPot }),
       l('lemon', '1 lemon', { onTheDay: true }),
       l('parsley', '20 g parsley, chopped', { onTheDay: true }),
     ],
@@ -86,8 +86,8 @@ export const meals: readonly Dish[] = [
       l('onion', '300 g onions, grated'),
       l('breadcrumb_fresh', '90 g fresh breadcrumbs', { holds: wheat }),
       l('egg', '2 eggs', { rule: whole }),
-      l('carrot', '350 g carrots, diced', {}),
-      l('stock', '900 ml stock', { holds: ['al_celery'] }),
+      l('', '450 ml tomato and fennel base', { draws: 'base', name: 'tomato and fennel base' }),
+      l('stock', '800 ml stock', { holds: ['al_celery'] }),
       l('oil_olive', '2 tbsp olive oil'),
       l('thyme', '4 g thyme'),
       l('salt_table', '5 g fine salt', { name: 'fine salt' }),
@@ -110,7 +110,7 @@ export const meals: readonly Dish[] = [
         after: [],
       }),
       s('Brown the meatballs in the oil on a hot tray.', { uses: [7], hands: 4, wait: 18, needs: oven(220), cue: '74 °C in the middle' }),
-      s('Soften the carrots in the rest of the stock, add barley and meatballs, simmer.', {
+      s('Warm the base with the rest of the stock, add barley and meatballs, simmer.', {
         uses: [5, 6],
         hands: 4,
         wait: 15,
@@ -140,7 +140,7 @@ export const meals: readonly Dish[] = [
       l('butter', '70 g butter'),
       l('flour_plain', '70 g plain flour', { holds: wheat }),
       l('celeriac', '500 g celeriac, diced'),
-      l('bread', '200 g rye bread, torn', { holds: wheat, name: 'rye bread' }),
+      l('bread', '50 g rye bread, torn', { holds: wheat, name: 'rye bread', rule: perPan }),
       l('mustard', '1 tbsp mustard', { holds: ['al_mustard'] }),
       l('salt_table', '6 g fine salt', { name: 'fine salt' }),
       l('dill', '15 g dill, chopped'),
@@ -188,6 +188,7 @@ export const meals: readonly Dish[] = [
       l('water', '800 ml water'),
       l('salt_table', '5 g fine salt', { name: 'fine salt' }),
       l('lime', '2 limes', { onTheDay: true }),
+      l('lemongrass', '2 lemongrass stalks', { rule: whole, name: 'lemongrass' }),
     ],
     steps: [
       s('Sweat onion, ginger, garlic and turmeric in the oil.', {
@@ -199,7 +200,7 @@ export const meals: readonly Dish[] = [
         after: [],
       }),
       s('Add lentils, squash, coconut milk and water; bring to the boil, then simmer.', {
-        uses: [0, 1, 5, 8],
+        uses: [0, 1, 5, 8, 11],
         hands: 4,
         wait: 28,
         needs: hob,

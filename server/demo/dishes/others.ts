@@ -28,7 +28,7 @@ export const others: readonly Dish[] = [
         uses: [0],
         hands: 3,
         wait: 18,
-        needs: hob,
+        needs: [{ kind: 'steamer' }],
         cue: 'squashes between two fingers',
         after: [],
       }),
@@ -147,6 +147,7 @@ export const others: readonly Dish[] = [
     ],
     reheat: ['rt_aromatic_cube'],
     tags: ['aromatics'],
+    dose: { amount: 1, unit: 'tbsp', insteadOf: { ingredientId: 'lemongrass', count: 1 }, noSalt: false },
     lines: [
       l('lemongrass', '180 g lemongrass, sliced'),
       l('', '120 g galangal, grated', { name: 'galangal', holds: [] }),
@@ -229,7 +230,10 @@ export const others: readonly Dish[] = [
       l('flour_bread', '300 g bread flour', { holds: wheat }),
       l('water', '480 ml water'),
       l('yeast_dried', '7 g dried yeast'),
-      l('salt_table', '10 g fine salt', { name: 'fine salt' }),
+      l('salt_table', '10 g fine salt', {
+        name: 'fine salt',
+        rule: { rule: 'ratio', percent: 1.5, of: 'rest', lines: ['rolls-l0', 'rolls-l1'] },
+      }),
       l('pumpkin_seed', '80 g pumpkin seeds', { holds: [] }),
     ],
     steps: [

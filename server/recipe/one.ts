@@ -1,0 +1,89 @@
+import type { Revision } from '#core/contract';
+import { lifeOf, type LifeResult } from '#core/kitchen';
+import { allergenLines, allergenWarnings, drawLines, freezeFlags, recipeGaps } from '#core/recipe';
+import { cautionsFor, type CautionPlace } from '#core/safety';
+import { allergensOf, learnedFrom, type RecipeAnswer, type World } from '#core/session';
+import { allDocuments, referenceRows } from '../db/index.ts';
+import { notFound, type Context } from '../http.ts';
+import { lastMade, settingOf, weighedRuns } from '../session/index.ts';
+
+const hazardPlace: Readonly<Record<string, CautionPlace>> = {
+  hotBlending: 'hotBlending',
+  rawPoultry: 'rawPoultry',
+  rawMeat: 'rawMeat',
+  beans: 'beans',
+  garlicOil: 'garlicOil',
+  rice: 'rice',
+  baby: 'baby',
+  hotFat: 'hotFat',
+};
+
+/** How long a dish keeps, and because of what. */
+function keepsText(life: LifeResult): string {
+  if (!life.ok) return life.why === 'doNotFreeze' ? `${life.part} does not freeze well` : 'no storage life known yet';
+  const { months, monthsHigh, part, source, fridgeDays } = life.life;
+  return `${months === monthsHigh ? months : `${months} to ${monthsHigh}`} months frozen because of the ${part} (${source}), ${fridgeDays} ${fridgeDays === 1 ? 'day' : 'days'} in the fridge`;
+}
+
+/** Everything a recipe draws from, through and through, each once. */
+function drawnFrom(revision: Revision, world: World, seen = new Set<string>([revision.recipeId])): Revision[] {
+  return drawLines(revision).flatMap((l): Revision[] => {
+    const id = l.item.type === 'recipe' ? l.item.id : '';
+    const drawn = seen.has(id) ? undefined : world.recipe(id)?.revision;
+    if (!drawn) return [];
+    seen.add(id);
+    return [drawn, ...drawnFrom(drawn, world, seen)];
+  });
+}
+
+/** Runs shown on the page. */
+const runsShown = 8;
+
+/** One recipe with all that its page works with while the cook types. */
+export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
+  const { world, today } = settingOf(ctx);
+  const found = world.recipe(id);
+  if (!found) throw notFound('A recipe', id);
+  const { recipe, revision } = found;
+  const summary = allergensOf(revision, world);
+  const day = lastMade(ctx).get(id);
+  const runs = weighedRuns(ctx.db).get(id) ?? [];
+  const drawn = drawnFrom(revision, world);
+  const library = allDocuments(ctx.db, 'recipe').flatMap((r) => (r.archived ? [] : (world.revision(r.revisionId) ?? [])));
+  const places: CautionPlace[] = [
+    ...new Set([
+      ...revision.steps.flatMap((s) => s.hazards.flatMap((h) => hazardPlace[h] ?? [])),
+      ...(revision.kind === 'puree' ? ['baby' as const] : []),
+      'cooling' as const,
+    ]),
+  ];
+  const ingredientIds = new Set(
+    [revision, ...drawn].flatMap((r) => r.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : []))),
+  );
+  const tables = {
+    textures: new Map(referenceRows(ctx.db, 'texture').map((r) => [r.id, r])),
+    seasonings: new Map(referenceRows(ctx.db, 'seasoning').map((r) => [r.id, r])),
+  };
+  return {
+    recipe,
+    revision,
+    rows: [...ingredientIds].flatMap((x) => world.finder.byId(x) ?? []),
+    allergens: allergenLines(summary, world.allergenNames),
+    warnings: allergenWarnings(summary, world.eaters),
+    gaps: recipeGaps(revision, world.finder),
+    keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),
+    ...(day && { lastMade: day }),
+    portionsInStore: world.packs.filter((p) => p.recipeId === id).reduce((s, p) => s + p.left, 0),
+    cautions: cautionsFor(places, world.household.country),
+    household: world.household,
+    gear: { equipment: world.equipment, containers: world.containers },
+    eaters: [...world.eaters],
+    today,
+    ...(runs.length > 0 && { learned: learnedFrom(runs) }),
+    runs: runs.slice(-runsShown).toReversed(),
+    freezing: freezeFlags(revision.lines, world.finder, tables),
+    drawn,
+    drawnBy: library.filter((r) => drawLines(r).some((l) => l.item.type === 'recipe' && l.item.id === id)),
+    doses: library.flatMap((r) => (r.dose ? [{ recipeId: r.recipeId, name: r.name, dose: r.dose }] : [])),
+  };
+}

@@ -1,0 +1,130 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Revision } from '#core/contract';
+import { listOf, sayMass, sayPortions, sayVolume } from '#core/kitchen';
+import { solveBases, type BasesResult, type ScaledRecipe } from '#core/recipe';
+import { portionName, type RecipeAnswer } from '#core/session';
+import { numberIn } from './target.ts';
+
+const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
+  if (r.why === 'circle') return `These draw from each other in a circle: ${r.names.join(', from ')}. Take one of the lines out.`;
+  if (r.why === 'unknown') return `${r.name} is drawn from, but it is not in the library any more. Choose another recipe for that line.`;
+  return `${r.name} cannot be turned into portions of ${r.base}: its weight per litre is not known. Weigh one full tub of it when you pack.`;
+};
+
+const amount = (d: { ml?: number; g?: number }): string =>
+  d.ml !== undefined ? sayVolume(Math.round(d.ml / 10) * 10) : d.g !== undefined ? sayMass(Math.round(d.g / 10) * 10) : '';
+
+/** What a dish draws from others at its size, solved through everything it stands on. */
+export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledRecipe }) {
+  const all = new Map<string, Revision>([data.revision, ...data.drawn].map((r) => [r.recipeId, r]));
+  if (!data.revision.lines.some((l) => l.item.type === 'recipe')) return null;
+  const solved = solveBases([{ recipeId: data.revision.recipeId, portions: scaled.portions }], (id) => all.get(id));
+  return (
+    <section className="card" aria-label="Draws from">
+      <h2>Draws from</h2>
+      {!solved.ok ? (
+        <p className="note bad" role="alert">
+          {problemWords(solved)}
+        </p>
+      ) : (
+        <ul className="rows">
+          {solved.batches
+            .filter((b) => b.recipeId !== data.revision.recipeId)
+            .map((b) => {
+              const kind = all.get(b.recipeId)?.kind ?? 'base';
+              const made = Math.ceil(b.portions * 4 - 1e-6) / 4;
+              return (
+                <li key={b.recipeId}>
+                  <div className="grow">
+                    <Link className="strong" to={`/recipes/${b.recipeId}?portions=${made}`}>
+                      {b.name}
+                    </Link>
+                    <div className="sub">{listOf(b.draws.map((d) => `${amount(d)} for ${d.name}`))}</div>
+                  </div>
+                  <span className="mid">
+                    {sayPortions(made)} <span className="unit">{portionName(kind, made)}</span>
+                  </span>
+                </li>
+              );
+            })}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** How much of a base to make: what the dishes will draw, and what is packed besides. */
+export function DrawnByCard({ data, onScale }: { data: RecipeAnswer; onScale: (portions: number) => void }) {
+  const [wants, setWants] = useState<Record<string, string>>({});
+  const [packed, setPacked] = useState('');
+  if (data.drawnBy.length === 0) return null;
+  const { revision } = data;
+  const all = new Map<string, Revision>([revision, ...data.drawn, ...data.drawnBy].map((r) => [r.recipeId, r]));
+  const asked = data.drawnBy.flatMap((r) => {
+    const n = numberIn(wants[r.recipeId] ?? '');
+    return n > 0 && n <= 2000 ? [{ recipeId: r.recipeId, portions: n }] : [];
+  });
+  const own = numberIn(packed);
+  const solved = solveBases([...asked, ...(own > 0 ? [{ recipeId: revision.recipeId, portions: own }] : [])], (id) => all.get(id));
+  const batch = solved.ok ? solved.batches.find((b) => b.recipeId === revision.recipeId) : undefined;
+  const made = batch ? Math.ceil(batch.portions * 4 - 1e-6) / 4 : 0;
+  return (
+    <section className="card" aria-label="Drawn by">
+      <h2>For which dishes?</h2>
+      <ul className="rows">
+        {data.drawnBy.map((r) => {
+          const draw = batch?.draws.find((d) => d.recipeId === r.recipeId);
+          return (
+            <li key={r.recipeId}>
+              <label className="grow row" style={{ gap: 10 }}>
+                <span className="grow">
+                  <b>{r.name}</b>
+                  <span className="sub" style={{ display: 'block' }}>
+                    {draw ? `takes ${amount(draw)}` : `written for ${sayPortions(r.servings)}`}
+                  </span>
+                </span>
+                <input
+                  className="field"
+                  style={{ width: 76, textAlign: 'right' }}
+                  inputMode="decimal"
+                  aria-label={`Portions of ${r.name}`}
+                  value={wants[r.recipeId] ?? ''}
+                  onChange={(e) => setWants({ ...wants, [r.recipeId]: e.currentTarget.value })}
+                />
+              </label>
+            </li>
+          );
+        })}
+        <li>
+          <label className="grow row" style={{ gap: 10 }}>
+            <span className="grow">
+              <b>Packed by itself</b>
+            </span>
+            <input
+              className="field"
+              style={{ width: 76, textAlign: 'right' }}
+              inputMode="decimal"
+              aria-label="Portions packed by itself"
+              value={packed}
+              onChange={(e) => setPacked(e.currentTarget.value)}
+            />
+          </label>
+        </li>
+      </ul>
+      {!solved.ok && (
+        <p className="note bad" role="alert">
+          {problemWords(solved)}
+        </p>
+      )}
+      <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}>
+        <span className="mid" role="status">
+          {made > 0 ? `${sayPortions(made)} ${portionName(revision.kind, made)} to make` : 'Say how many of each'}
+        </span>
+        <button type="button" className="btn" disabled={made === 0} onClick={() => onScale(made)}>
+          Scale to that
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,140 @@
+import { useState } from 'react';
+import type { Recipe } from '#core/contract';
+import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
+import { readNote, type NoteOffer } from '#core/recipe';
+import type { RecipeAnswer } from '#core/session';
+import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { numberIn } from './target.ts';
+import { useRevise } from './useRevise.ts';
+
+type Note = NonNullable<Recipe['notes']>[number];
+
+const amountText = (q: NoteOffer['from']): string =>
+  `${toNumber(q.amount).toLocaleString('en-GB', { maximumFractionDigits: 2 })} ${unitFacts[q.unit].short}`.trim();
+
+/** A note with the amount it would change; the figure can be moved before it is taken up. */
+function Offer({ offer, onTake }: { offer: NoteOffer; onTake: (amount: string) => void }) {
+  const [text, setText] = useState(String(Number(toNumber(offer.to.amount).toFixed(2))));
+  const n = numberIn(text);
+  const good = n > 0 && Number.isFinite(n);
+  return (
+    <div className="row wrap" style={{ gap: 8, marginTop: 6 }}>
+      <span>
+        Use <span className="sr">amount of {offer.name}</span>
+      </span>
+      <input
+        className="field"
+        style={{ width: 84, textAlign: 'right', fontWeight: 700 }}
+        inputMode="decimal"
+        aria-label={`New amount of ${offer.name}`}
+        value={text}
+        aria-invalid={!good}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      <span>
+        {unitFacts[offer.to.unit].short} {offer.name}{' '}
+        <span className="quiet">
+          instead of {amountText(offer.from)}
+          {offer.how === 'guess' ? ', a tenth as a start' : ''}
+        </span>
+      </span>
+      <button type="button" className="btn s" disabled={!good} onClick={() => onTake(fromNumber(n))}>
+        Take it up
+      </button>
+    </div>
+  );
+}
+
+/** What to do otherwise next time: offered as a changed amount where the note says so. */
+export function NotesCard({ data }: { data: RecipeAnswer }) {
+  const { write } = useCommands();
+  const revise = useRevise(data);
+  const [text, setText] = useState('');
+  const { recipe, revision } = data;
+  const open = (recipe.notes ?? []).filter((n) => !n.doneIn);
+  const lines = revision.lines.filter((l) => l.moment === 'batch');
+  const old = revision.note && !open.some((n) => n.text === revision.note) ? revision.note : undefined;
+  const keep = (notes: Note[], says: string): void => void write([{ table: 'recipe', id: recipe.id, data: { ...recipe, notes } }], says);
+  const take = (offer: NoteOffer, amount: string, note?: Note): void => {
+    const made = revise(
+      (r) => {
+        const { note: written, ...rest } = r;
+        const changed = {
+          ...rest,
+          lines: r.lines.map((l) =>
+            l.id === offer.lineId
+              ? { ...l, amount, unit: offer.to.unit, written: `${amountText({ amount, unit: offer.to.unit })} ${l.name}` }
+              : l,
+          ),
+        };
+        return note || !written ? { ...changed, ...(written && { note: written }) } : changed;
+      },
+      (r, revisionId) => (note ? { ...r, notes: (r.notes ?? []).map((n) => (n.id === note.id ? { ...n, doneIn: revisionId } : n)) } : r),
+    );
+    void write(made, `${offer.name}: ${amountText({ amount, unit: offer.to.unit })} from now on`);
+  };
+  const add = (): void => {
+    const said = text.trim();
+    if (!said) return;
+    keep([...(recipe.notes ?? []), { id: newId(), text: said.slice(0, 400), day: data.today }], 'Noted for next time');
+    setText('');
+  };
+  return (
+    <section className="card" aria-label="Next time">
+      <h2>Next time</h2>
+      {open.length === 0 && !old && <p className="quiet">Nothing noted. Write what to do otherwise, such as “use 850 ml water”.</p>}
+      {old && (
+        <div>
+          <p>“{old}”</p>
+          {[readNote(old, lines)].map((offer) => offer && <Offer key={revision.id} offer={offer} onTake={(a) => take(offer, a)} />)}
+        </div>
+      )}
+      {open.map((n) => {
+        const offer = readNote(n.text, lines);
+        return (
+          <div key={n.id} style={{ borderTop: '1px solid var(--line)', padding: '8px 0' }}>
+            <div className="row" style={{ alignItems: 'baseline' }}>
+              <span className="grow">
+                “{n.text}” <span className="sub">{sayDayYear(n.day)}</span>
+              </span>
+              <button
+                type="button"
+                className="link s"
+                onClick={() =>
+                  keep(
+                    (recipe.notes ?? []).filter((x) => x.id !== n.id),
+                    'The note is gone',
+                  )
+                }
+              >
+                done with it
+              </button>
+            </div>
+            {offer && <Offer key={`${n.id}${revision.id}`} offer={offer} onTake={(a) => take(offer, a, n)} />}
+          </div>
+        );
+      })}
+      <form
+        className="row"
+        style={{ gap: 8, marginTop: 10 }}
+        onSubmit={(e) => {
+          e.preventDefault();
+          add();
+        }}
+      >
+        <input
+          className="field grow"
+          aria-label="Note for next time"
+          placeholder="use 850 ml water"
+          maxLength={400}
+          value={text}
+          onChange={(e) => setText(e.currentTarget.value)}
+        />
+        <button type="submit" className="btn o" disabled={!text.trim()}>
+          Note it
+        </button>
+      </form>
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+import { sayMass, sayPortions, sayVolume, toNumber } from '#core/kitchen';
+import { sayLimit, type ScaledRecipe } from '#core/recipe';
+import { portionName, type RecipeAnswer } from '#core/session';
+import { Why } from '../app/ui.tsx';
+import { countOf, sayDayYear } from '#core/kitchen';
+
+const litres = (ml: number): string => (ml >= 1000 ? sayVolume(Math.round(ml / 50) * 50) : sayVolume(Math.round(ml / 5) * 5));
+
+/** How many times the recipe, how many portions, what sets the size and what to expect. */
+export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledRecipe }) {
+  const { revision, learned, runs } = data;
+  const f = toNumber(scaled.factor);
+  const whole = Math.floor(scaled.portions * 4 + 1e-6) / 4;
+  const restMl = scaled.finishedMl === undefined ? 0 : ((scaled.portions - whole) / scaled.portions) * scaled.finishedMl;
+  const limit = sayLimit(scaled);
+  const one = revision.serving.unit === 'ml' ? sayVolume(revision.serving.amount) : sayMass(revision.serving.amount);
+  // the middle of what is expected is what the amounts were grown for
+  const expects =
+    learned && scaled.finishedMl !== undefined
+      ? { low: (scaled.finishedMl * learned.low) / learned.factor, high: (scaled.finishedMl * learned.high) / learned.factor }
+      : undefined;
+  const off = learned ? Math.round((learned.factor - 1) * 100) : 0;
+  return (
+    <section className="card" aria-label="Size">
+      <div className="row" style={{ alignItems: 'baseline', justifyContent: 'space-between' }}>
+        <span className="big" aria-label={`${f.toFixed(2)} times the recipe`}>
+          × {f.toLocaleString('en-GB', { maximumFractionDigits: 2 })}
+        </span>
+        <span>
+          <span className="big">{sayPortions(whole)}</span>{' '}
+          <span className="unit">
+            {portionName(revision.kind, whole)} of {one}
+          </span>
+        </span>
+      </div>
+      {restMl >= 10 && <p className="sub">and {litres(restMl)} that is not a quarter more: tonight’s</p>}
+      {limit && (
+        <p style={{ marginTop: 8, fontSize: 17 }}>
+          <b>{limit}</b>
+        </p>
+      )}
+      <p style={{ marginTop: 6 }}>
+        {scaled.finishedMl !== undefined ? `${litres(scaled.finishedMl)} finished` : ''}
+        {scaled.finishedMl !== undefined && scaled.finishedG !== undefined ? ', ' : ''}
+        {scaled.finishedG !== undefined ? sayMass(Math.round(scaled.finishedG / 10) * 10) : ''}.{' '}
+        {expects && (
+          <>
+            Expect {litres(expects.low)} to {litres(expects.high)}.{' '}
+            <Why label="what to expect">
+              From {countOf(runs.length, 'weighed batch', 'weighed batches')}: it comes out{' '}
+              {off === 0 ? 'as it says' : `${Math.abs(off)} % ${off < 0 ? 'under' : 'over'} what it says`}, and the amounts are grown by
+              that. Four times in five it lies in this range.{' '}
+              {runs.map((r) => `${sayDayYear(r.day)}: ${litres(r.weighedMl)} of ${litres(r.plannedMl)} planned`).join('; ')}.
+            </Why>
+          </>
+        )}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,78 @@
+import { Link } from 'react-router';
+import { countOf, sayMinutes, sayVolume } from '#core/kitchen';
+import { sayWhy, type Load, type Passage } from '#core/recipe';
+import { Why } from '../app/ui.tsx';
+import { VesselDrawing } from '../draw/Vessels.tsx';
+
+const openWords: Readonly<Record<Passage['open'][number], string>> = {
+  noPots: 'No pot with a size is known, so loads and boil-off are not worked out.',
+  noVolume: 'No weight per litre is known yet, so pots and bowls are not checked.',
+  noTray: 'No sheet pan with a size is known, so oven loads are not worked out.',
+  noSteamer: 'No steamer with a size is known, so steaming loads are not worked out.',
+  noBowl: 'No blender or processor with a size is known, so bowl loads are not worked out.',
+};
+
+const round = (ml: number): string => sayVolume(ml >= 1000 ? Math.round(ml / 50) * 50 : Math.round(ml / 10) * 10);
+
+/** Low to high, rounded outwards: about 0.3 to 0.8 L. */
+const span = (low: number, high: number): string => {
+  const step = high >= 1000 ? 100 : 50;
+  return `${sayVolume(Math.floor(low / step) * step)} to ${sayVolume(Math.ceil(high / step) * step)}`;
+};
+
+function loadWords(l: Load): string {
+  if (l.use === 'oven') return l.loads === 1 ? 'in one go' : countOf(l.loads, 'round');
+  if (l.loads === 1) return `${round(l.eachMl)} at the fullest`;
+  return l.rounds < l.loads ? `${l.loads} pots of ${round(l.eachMl)} at once` : `${l.loads} loads of ${round(l.eachMl)}`;
+}
+
+/** Pots, bowls, oven and steamer a batch goes through, drawn, with loads and times. */
+export function ThroughCard({ passage }: { passage: Passage }) {
+  if (passage.loads.length === 0 && passage.open.length === 0) return null;
+  const { boilOff, boilUp } = passage;
+  return (
+    <section className="card" aria-label="What it goes through">
+      <h2>What it goes through</h2>
+      <div className="row wrap" style={{ gap: 18, alignItems: 'flex-end' }}>
+        {passage.loads.map((l) => (
+          <div key={l.stepId + l.use} style={{ textAlign: 'center', maxWidth: 190 }}>
+            <VesselDrawing load={l} />
+            <div className="strong">{l.vessels.map((v) => v.name).join(' and ')}</div>
+            <div style={l.loads > 1 ? { color: 'var(--saffron)', fontWeight: 700 } : undefined}>{loadWords(l)}</div>
+            <Why label={`${l.vessels[0]?.name ?? ''}, ${loadWords(l)}`}>
+              Filled {l.because.map(sayWhy).join('; ')}
+              {l.use === 'oven' ? '.' : `: ${round(l.usableMl)} of ${round(l.brimMl)} to the brim.`}{' '}
+              {l.loads > 1
+                ? `Equal loads, ${Math.round(l.fill * 100)} % of that each; ${sayMinutes(l.totalMin)} in all, set up and emptied each time (a kitchen estimate).`
+                : `It is ${Math.round(l.fill * 100)} % full by that.`}
+            </Why>
+          </div>
+        ))}
+      </div>
+      {boilUp && (
+        <p style={{ marginTop: 10 }}>
+          Boils after about <b>{sayMinutes(boilUp.value)}</b> on one burner.{' '}
+          <Why label="time to boil">
+            {sayMinutes(boilUp.low)} to {sayMinutes(boilUp.high)}, by how much of the burner’s power reaches the pot; from 15 to 95 °C, lid
+            on. At the written size it is {sayMinutes(boilUp.writtenMin)}.{' '}
+            {boilUp.assumed ? 'Your hob is taken as ceramic: say what it is in Kitchen.' : ''} The schedule waits by this.
+          </Why>
+        </p>
+      )}
+      {boilOff && boilOff.high >= 30 && (
+        <p style={{ marginTop: 6 }}>
+          About <b>{round(boilOff.value)}</b> boils off in {sayMinutes(boilOff.minutes)}.{' '}
+          <Why label="what boils off">
+            {span(boilOff.low, boilOff.high)}, by how hard it moves. It goes by the pot’s surface and the minutes, not by how much is in it,
+            so the water above is set for this size. Computed from 12 to 30 kg per m² and hour for an open simmer; a lid ajar halves it.
+          </Why>
+        </p>
+      )}
+      {passage.open.map((o) => (
+        <p className="sub" key={o} style={{ marginTop: 6 }}>
+          {openWords[o]} <Link to="/kitchen?tab=gear">Kitchen</Link>
+        </p>
+      ))}
+    </section>
+  );
+}
