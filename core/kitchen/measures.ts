@@ -78,23 +78,23 @@ const measured = (text: string, value: number, exact: number, how: Measure['how'
 });
 const named = (n: Nice, one: string, many: string): string => `${n.text} ${n.count > 1 ? many : one}`;
 
-/** Whole and half spoons that top up a cup. */
-function topUp(ml: number, from: readonly { ml: number; one: string; many: string }[], exact: number, cap: number): Measure | undefined {
-  const [big, small] = from;
-  if (!big || !small) return undefined;
+interface Size {
+  ml: number;
+  one: string;
+  many: string;
+}
+
+/** A large measure topped up with whole and half spoons: cups to the quarter and third, spoons to the half. */
+function topUp(ml: number, big: Size, small: Size, cap: number, parts: readonly (typeof marks)[number][] = marks): Measure | undefined {
   const floor = Math.floor(ml / big.ml + 1e-9);
-  for (const [part, mark] of marks.toReversed()) {
+  for (const [part, mark] of parts.toReversed()) {
     const whole = floor + part;
     if (whole <= 0 || whole * big.ml > ml) continue;
     const rest = Math.round(((ml - whole * big.ml) / small.ml) * 2) / 2;
     const value = whole * big.ml + rest * small.ml;
-    if (rest <= 0 || Math.abs(value - exact) / exact > cap) continue;
-    return measured(
-      `${floor === 0 ? '' : floor}${mark} ${whole > 1 ? big.many : big.one} + ${sayPortions(rest)} ${small.one}`,
-      value,
-      exact,
-      'cup',
-    );
+    if (rest <= 0 || Math.abs(value - ml) / ml > cap) continue;
+    const first = `${floor === 0 ? '' : floor}${mark} ${whole > 1 ? big.many : big.one}`;
+    return measured(`${first} + ${sayPortions(rest)} ${small.one}`, value, ml, 'cup');
   }
   return undefined;
 }
@@ -118,27 +118,11 @@ export function spoonsAndCups(ml: number, cap: number, set: 'metric' | 'us'): Me
     const n = niceCount(ml / s.ml, cap, s.thirds);
     if (n) return measured(named(n, s.one, s.many), n.count * s.ml, ml, s.one === 'tsp' || s.one === 'tbsp' ? 'spoon' : 'cup');
   }
-  if (ml >= cup / 4) {
-    const sum = topUp(
-      ml,
-      [
-        { ml: cup, one: 'cup', many: 'cups' },
-        { ml: tbsp, one: 'tbsp', many: 'tbsp' },
-      ],
-      ml,
-      cap,
-    );
-    if (sum) return sum;
-  }
-  const spoons = topUp(
-    ml,
-    [
-      { ml: tbsp, one: 'tbsp', many: 'tbsp' },
-      { ml: tsp, one: 'tsp', many: 'tsp' },
-    ],
-    ml,
-    cap,
-  );
+  const spoon = { ml: tbsp, one: 'tbsp', many: 'tbsp' };
+  const sum = ml >= cup / 4 ? topUp(ml, { ml: cup, one: 'cup', many: 'cups' }, spoon, cap) : undefined;
+  if (sum) return sum;
+  const halves = marks.filter(([part]) => part === 0 || part === 0.5);
+  const spoons = topUp(ml, spoon, { ml: tsp, one: 'tsp', many: 'tsp' }, cap, halves);
   return spoons && { ...spoons, how: 'spoon' };
 }
 

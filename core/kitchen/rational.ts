@@ -40,7 +40,9 @@ function product([n1, d1]: Small, [n2, d2]: Small): Rational | undefined {
   const n = (n1 / g) * (n2 / h);
   const d = (d1 / h) * (d2 / g);
   if (!Number.isSafeInteger(n) || !Number.isSafeInteger(d)) return undefined;
-  return n === 0 ? '0' : d === 1 ? `${n}` : `${n}/${d}`;
+  // what came in may not have been in lowest terms
+  const k = divisor(n, d);
+  return n === 0 ? '0' : d === k ? `${n / k}` : `${n / k}/${d / k}`;
 }
 
 /**

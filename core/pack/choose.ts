@@ -72,7 +72,7 @@ export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult 
   const tonightMl = Math.max(0, wish.yieldMl - portions * wish.portionMl);
   if (portions === 0) return { ok: false, why: 'lessThanOne' };
   const usable = frees
-    .filter((f) => f.container.shape !== 'tray' && (!wish.asCubes || f.container.shape !== 'pan'))
+    .filter((f) => f.container.shape !== 'tray' && f.container.shape !== 'mould' && (!wish.asCubes || f.container.shape !== 'pan'))
     .toSorted((a, b) => a.container.id.localeCompare(b.container.id));
   if (usable.every((f) => most(f.container, wish) === 0)) {
     const nearest = usable.toSorted((a, b) => fillLimitMl(b.container) - fillLimitMl(a.container))[0];

@@ -72,7 +72,7 @@ export function freezeFlags(
         fitness,
         place: fitness === 'badly' ? (places[textureId] ?? 'inside') : 'inside',
         what: seasoning && !texture ? String(seasoning.change) : what.replace(/^cooked: /, ''),
-        advice: said ?? (ways.join('; ') || 'try one pack before a big batch'),
+        advice: (said ?? (ways.join('; ') || 'try one pack before a big batch')).replace(/\bpct\b/g, '%'),
         source: texture?.source ?? seasoning?.source ?? row.source,
       },
     ];

@@ -198,6 +198,31 @@ export interface KitchenAnswer {
   allergenNames: Record<string, string>;
 }
 
+/** Ingredients with what this household changed, added and weighed. */
+export interface LarderAnswer {
+  rows: IngredientRow[];
+  /** Ids of rows changed here. */
+  edited: string[];
+  /** Ids of rows added here. */
+  own: string[];
+  trims: Record<string, Learned>;
+  tables: Record<'keep' | 'blanch' | 'puree' | 'trim' | 'cooked' | 'scrap', Record<string, ReferenceRow>>;
+  household: Household;
+  allergenNames: Record<string, string>;
+}
+
+/** One table of reference rows. */
+export interface ReferenceAnswer {
+  table: string;
+  rows: { row: ReferenceRow; state: 'shipped' | 'edited' | 'own' }[];
+}
+
+/** Days away read from a calendar file, and what was left out. */
+export interface CalendarAnswer {
+  entries: { uid: string; from: Day; to: Day; label: string }[];
+  leftOut: { label: string; why: 'short' | 'past' | 'noStart' | 'cancelled' }[];
+}
+
 export interface SessionsAnswer {
   sessions: SessionBrief[];
   older: { id: string; name: string; day: Day }[];

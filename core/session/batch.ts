@@ -83,7 +83,9 @@ export function packingFor(
     (f) =>
       (asCubes
         ? f.container.shape === 'bag'
-        : f.container.shape !== 'tray' && (f.container.shape !== 'pan' || revision.tags.includes('pan'))) &&
+        : f.container.shape !== 'tray' &&
+          f.container.shape !== 'mould' &&
+          (f.container.shape !== 'pan' || revision.tags.includes('pan'))) &&
       (!revision.tags.includes('pan') || f.container.shape === 'pan') &&
       (revision.kind !== 'broth' || f.container.shape !== 'bag'),
   );
@@ -177,11 +179,11 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
   const packing =
     (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
     packingFor(revision, toPackMl, made.portionMl, input.frees, world);
-  const tray = world.containers.find((c) => c.shape === 'tray' && c.brimMl >= (revision.cubeMl ?? Infinity));
+  const tray = world.containers.find((c) => (c.shape === 'tray' || c.shape === 'mould') && c.brimMl >= (revision.cubeMl ?? Infinity));
   const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
   const facts = Object.fromEntries(
     world.containers
-      .filter((c) => c.shape !== 'tray')
+      .filter((c) => c.shape !== 'tray' && c.shape !== 'mould')
       .map((c) => [c.id, containerFacts(revision, c, Math.min(c.fillMl, made.portionMl * 2), world)]),
   );
   return {

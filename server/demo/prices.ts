@@ -46,7 +46,7 @@ export const demoPrices: Readonly<Record<string, Omit<Price, 'madeUp'>>> = {
   yeast_dried: g(56, 120),
   tomato_tin_chopped: g(400, 75),
   tomato_tin_plum: g(400, 85),
-  chickpea_tin: g(240, 70),
+  chickpea_tin: g(400, 70),
   coconut_milk: ml(400, 120),
   oil_olive: ml(1000, 780),
   mustard: g(180, 150),

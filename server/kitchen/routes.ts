@@ -1,9 +1,15 @@
 import { Router } from 'express';
-import { kitchenAnswer } from '#core/session';
-import { answer, type Context } from '../http.ts';
+import { z } from 'zod';
+import { referenceTables, refusals, type ReferenceTable } from '#core/contract';
+import { kitchenAnswer, type LarderAnswer, type ReferenceAnswer } from '#core/session';
+import { HttpRefusal, answer, notFound, param, type Context } from '../http.ts';
+import { readCalendar } from '../files/calendar.ts';
 import { settingOf } from '../session/index.ts';
+import { larderAnswer, referenceAnswer } from './larder.ts';
 
-/** Who eats, what there is to cook, pack and store in. */
+const calendarSchema = z.object({ text: z.string().max(5_000_000), fileName: z.string().max(200) });
+
+/** Who eats, what there is to cook, pack and store in; ingredients and reference rows; a calendar file read into days away. */
 export function kitchenRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
@@ -11,6 +17,36 @@ export function kitchenRoutes(ctx: Context): Router {
     answer(() => {
       const { world, book, now } = settingOf(ctx);
       return kitchenAnswer(world, book, now);
+    }),
+  );
+  r.get(
+    '/larder',
+    answer((): LarderAnswer => larderAnswer(ctx)),
+  );
+  r.get(
+    '/reference/:table',
+    answer((req): ReferenceAnswer => {
+      const table = param(req, 'table');
+      if (!(referenceTables as readonly string[]).includes(table)) throw notFound('A table of reference rows', table);
+      return referenceAnswer(ctx, table as ReferenceTable);
+    }),
+  );
+  r.post(
+    '/calendar/read',
+    answer((req) => {
+      const parsed = calendarSchema.safeParse(req.body);
+      if (!parsed.success) throw new HttpRefusal(422, 'This file cannot be read.', refusals(parsed.error, req.body));
+      const { world, today } = settingOf(ctx);
+      const result = readCalendar(parsed.data.text, today, world.household.timeZone);
+      if (!result.ok)
+        throw new HttpRefusal(
+          422,
+          result.why === 'empty'
+            ? 'This calendar has no entries. Nothing was changed.'
+            : 'This is not a calendar file, or it is cut off. Export it again as .ics. Nothing was changed.',
+          [{ path: parsed.data.fileName, expected: 'an iCalendar file (.ics)', got: result.detail }],
+        );
+      return result.read;
     }),
   );
   return r;

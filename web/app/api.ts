@@ -3,6 +3,7 @@ import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
   BackupFile,
+  CalendarAnswer,
   CountAnswer,
   EatAnswer,
   FindEntry,
@@ -10,10 +11,12 @@ import type {
   HistoryAnswer,
   KitchenAnswer,
   LabelsAnswer,
+  LarderAnswer,
   PackAnswer,
   ReadAnswer,
   RecipeAnswer,
   RecipeBrief,
+  ReferenceAnswer,
   SessionView,
   SessionsAnswer,
   Starter,
@@ -60,6 +63,11 @@ export const api = createApi({
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
     backups: b.query<{ copies: BackupFile[]; folder: string }, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
+    larder: b.query<LarderAnswer, void>({ query: () => '/larder', providesTags: ['World'] }),
+    reference: b.query<ReferenceAnswer, string>({ query: (table) => `/reference/${encodeURIComponent(table)}`, providesTags: ['World'] }),
+    readCalendar: b.mutation<CalendarAnswer, { text: string; fileName: string }>({
+      query: (body) => ({ url: '/calendar/read', method: 'POST', body }),
+    }),
     history: b.query<HistoryAnswer, number>({ query: (limit) => `/history?limit=${limit}`, providesTags: ['World'] }),
   }),
 });
@@ -85,6 +93,9 @@ export const {
   useBackupsQuery,
   useKitchenQuery,
   useHistoryQuery,
+  useLarderQuery,
+  useReferenceQuery,
+  useReadCalendarMutation,
 } = api;
 
 /** What went wrong, in the server's own words; no connection is said as such. */

@@ -1,5 +1,7 @@
+import type { Container } from '#core/contract';
+
 /** A filled container in a few strokes: tub, bag, pan or jar. */
-export function ContainerIcon({ shape, width = 60 }: { shape: 'tub' | 'bag' | 'pan' | 'jar' | 'tray'; width?: number }) {
+export function ContainerIcon({ shape, width = 60 }: { shape: Container['shape']; width?: number }) {
   return (
     <svg width={width} height={(width * 76) / 64} viewBox="0 0 64 76" aria-hidden="true">
       {shape === 'bag' && (
@@ -16,7 +18,7 @@ export function ContainerIcon({ shape, width = 60 }: { shape: 'tub' | 'bag' | 'p
           <path d="M1 25h62v5H1z" fill="var(--rim)" />
         </>
       )}
-      {(shape === 'tub' || shape === 'jar' || shape === 'tray') && (
+      {shape !== 'bag' && shape !== 'pan' && (
         <>
           <path d="M6 12h52l-4 60H10z" fill="var(--card)" stroke="var(--rim)" strokeWidth="2" />
           <path d="M8.500 30h47l-2.800 42H11.300z" fill="var(--frost)" />

@@ -6,6 +6,9 @@ import { newId } from '../app/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fromPreset } from './presets.ts';
 
+/** What holds many small ones rather than one. */
+const celled = new Set<Container['shape']>(['tray', 'mould']);
+
 const materials: readonly (readonly [string, string])[] = [
   ['m_pp', 'plastic tub'],
   ['m_pe_bag', 'freezer bag'],
@@ -50,6 +53,7 @@ export function ContainerForm({
     w: String(c.widthMm),
     h: String(c.heightMm),
     cells: String(c.cells ?? 14),
+    cost: c.costCents === undefined ? '' : String(c.costCents / 100),
   });
   const preset = (row: ReferenceRow): void => {
     const next = { ...c, ...fromPreset(row), presetId: row.id };
@@ -67,7 +71,8 @@ export function ContainerForm({
     ...((numberOf(t.w) ?? 0) > 0 && (numberOf(t.h) ?? 0) > 0 ? [] : ['Give its inner width and height in mm.']),
   ];
   const save = (): void => {
-    const { tareG: _t, cells: _c, ...rest } = c;
+    const { tareG: _t, cells: _c, costCents: _m, ...rest } = c;
+    const cost = numberOf(t.cost);
     const tare = numberOf(t.tare);
     const data: Container = {
       ...rest,
@@ -79,7 +84,8 @@ export function ContainerForm({
       heightMm: numberOf(t.h) ?? c.heightMm,
       footMm: Math.min(c.footMm, numberOf(t.w) ?? c.footMm),
       ...(tare !== undefined && tare >= 0 && { tareG: tare }),
-      ...(c.shape === 'tray' && { cells: Math.max(1, Math.round(numberOf(t.cells) ?? 14)) }),
+      ...(cost !== undefined && cost >= 0 && { costCents: Math.round(cost * 100) }),
+      ...(celled.has(c.shape) && { cells: Math.max(1, Math.round(numberOf(t.cells) ?? 14)) }),
     };
     void write([{ table: 'container', id: data.id, data }], `${data.name}: ${data.owned}`);
     onClose();
@@ -116,7 +122,7 @@ export function ContainerForm({
       </div>
       <div className="row wrap" style={{ alignItems: 'flex-start' }}>
         <Field
-          label={c.shape === 'tray' ? 'One cell to the brim' : 'To the brim or seal'}
+          label={celled.has(c.shape) ? 'One cell to the brim' : 'To the brim or seal'}
           unit="ml"
           type="number"
           width={150}
@@ -127,7 +133,8 @@ export function ContainerForm({
         <Field label="Inner width" unit="mm" type="number" width={120} value={t.w} onChange={(v) => setT({ ...t, w: v })} />
         <Field label="Inner height" unit="mm" type="number" width={120} value={t.h} onChange={(v) => setT({ ...t, h: v })} />
         <Field label="Empty weight" unit="g" type="number" width={120} value={t.tare} onChange={(v) => setT({ ...t, tare: v })} />
-        {c.shape === 'tray' && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
+        <Field label="One costs" type="number" width={100} value={t.cost} onChange={(v) => setT({ ...t, cost: v })} />
+        {celled.has(c.shape) && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
       </div>
       <div className="row wrap">
         <Pick
@@ -139,8 +146,23 @@ export function ContainerForm({
             ['pan', 'pan'],
             ['jar', 'jar'],
             ['tray', 'cube tray'],
+            ['mould', 'pop mould'],
+            ['box', 'lunchbox'],
           ]}
           onChange={(shape) => setC({ ...c, shape })}
+        />
+        <Pick
+          label="Closes with"
+          value={c.seal ?? 'lid'}
+          options={[
+            ['lid', 'a lid'],
+            ['screw', 'a screw lid'],
+            ['zip', 'a zip'],
+            ['crimp', 'a crimped edge'],
+            ['heat', 'a heat seal'],
+            ['none', 'nothing'],
+          ]}
+          onChange={(seal) => setC({ ...c, seal })}
         />
         <Pick label="Material" value={c.materialId} options={materials} onChange={(materialId) => setC({ ...c, materialId })} />
         <div style={{ alignSelf: 'flex-end' }}>

@@ -15,7 +15,7 @@ function Shape({ c }: { c: Container }) {
         <path d={`M0 ${h * 0.07}H${w}`} stroke="var(--rim)" strokeWidth="3" />
       </g>
     );
-  if (c.shape === 'tray')
+  if (c.shape === 'tray' || c.shape === 'mould')
     return (
       <g>
         <rect width={w} height={h} rx="5" fill="var(--plum-pale)" stroke="var(--plum)" strokeWidth="2" />
@@ -44,6 +44,10 @@ function Shape({ c }: { c: Container }) {
         stroke={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'}
         strokeWidth="2"
       />
+      {c.shape === 'box' && <path d={`M${w / 3} 6V${h - 2}M${(2 * w) / 3} 6V${h - 2}`} stroke="var(--rim)" strokeWidth="1.500" />}
+      {c.shape === 'jar' && (
+        <path d={`M${w * 0.06} ${h * 0.2}H${w * 0.94}`} stroke="var(--tomato)" strokeWidth="1.500" strokeDasharray="4 3" />
+      )}
       <rect x={-4} y="0" width={w + 8} height="5" fill={c.shape === 'pan' ? 'var(--kind-bread)' : 'var(--rim)'} />
     </g>
   );
@@ -51,13 +55,14 @@ function Shape({ c }: { c: Container }) {
 
 /** All containers on one board at one scale, with how many are free and what the next session takes. */
 export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containers']; onEdit: (c: Container) => void }) {
-  const tallest = Math.max(...list.map(({ container: c }) => (c.shape === 'tray' ? c.depthMm : c.heightMm))) * scale + 6;
+  const high = (c: Container): number => (c.shape === 'tray' || c.shape === 'mould' ? c.depthMm : c.heightMm) * scale;
+  const tallest = Math.max(...list.map(({ container: c }) => high(c))) + 6;
   return (
     <div className="row wrap" style={{ alignItems: 'flex-start', gap: 28 }}>
       {list.map(({ container: c, free, toWash, wanted }) => (
         <div key={c.id} style={{ textAlign: 'center', minWidth: 116 }}>
           <svg width={c.widthMm * scale + 12} height={tallest} viewBox={`-6 0 ${c.widthMm * scale + 12} ${tallest}`} aria-hidden="true">
-            <g transform={`translate(0 ${tallest - (c.shape === 'tray' ? c.depthMm : c.heightMm) * scale - 2})`}>
+            <g transform={`translate(0 ${tallest - high(c) - 2})`}>
               <Shape c={c} />
             </g>
           </svg>
@@ -65,7 +70,7 @@ export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containe
             {c.name}
           </div>
           <div className="sub">
-            {c.shape === 'tray' ? `${c.cells ?? 0} x ${sayVolume(c.fillMl)}` : `fill to ${sayVolume(c.fillMl)}`}
+            {c.cells !== undefined ? `${c.cells ?? 0} x ${sayVolume(c.fillMl)}` : `fill to ${sayVolume(c.fillMl)}`}
             {c.oneUse ? ', one use' : ''}
           </div>
           <div>
@@ -77,6 +82,11 @@ export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containe
           {wanted > 0 && (
             <div className="sub" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
               {wanted} wanted next
+            </div>
+          )}
+          {c.tareG === undefined && c.shape !== 'bag' && (
+            <div className="sub" style={{ color: 'var(--saffron)' }}>
+              weigh an empty one once
             </div>
           )}
           {toWash > 0 && (

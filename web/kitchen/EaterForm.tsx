@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Eater, Meal } from '#core/contract';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
+import { AwayDays } from './AwayDays.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
 
@@ -180,6 +181,7 @@ export function EaterForm({
           </div>
         )}
       </div>
+      <AwayDays away={e.presence.away} today={today} onChange={(away) => setE({ ...e, presence: { ...e.presence, away } })} />
       <div>
         <span className="lab">Must not eat</span>
         <div className="chips">

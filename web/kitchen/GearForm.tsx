@@ -1,57 +1,120 @@
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
+import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
+import { sayVolume } from '#core/kitchen';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
-import { Field, numberOf, Sheet } from './fields.tsx';
+import { Field, numberOf, Pick, Sheet } from './fields.tsx';
+import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
 
-/** A pot: litres, size and its own weight, so that it can be weighed full. */
-export function GearForm({ gear, onClose }: { gear: Equipment | undefined; onClose: () => void }) {
+const text = (n: number | undefined, by = 1): string => (n === undefined ? '' : String(Number((n * by).toFixed(2))));
+
+const typedFrom = (e: Equipment | undefined): Record<FieldKey, string> => ({
+  count: text(e?.count ?? 1),
+  litres: text(e?.litres),
+  diameter: text(e?.diameterMm),
+  height: text(e?.heightMm),
+  tare: text(e?.tareG),
+  watts: text(e?.watts),
+  width: text(e?.widthMm),
+  depth: text(e?.depthMm),
+  kg: text(e?.kg),
+  fillShare: text(e?.fillShare, 100),
+  pulse: text(e?.marks?.pulseMl),
+  puree: text(e?.marks?.pureeMl),
+  hot: text(e?.marks?.hotMl),
+});
+
+/** Litres from a ruler: a round pot is a cylinder. */
+function measuredLitres(t: Record<FieldKey, string>): number | undefined {
+  const d = numberOf(t.diameter);
+  const h = numberOf(t.height);
+  const ml = d && h ? brimMlOf({ diameterMm: d, heightMm: h }) : undefined;
+  return ml === undefined ? undefined : Math.round(ml / 100) / 10;
+}
+
+/** What it may be filled to, as the figures stand now. */
+function fillText(kind: Equipment['kind'], e: Equipment): string | undefined {
+  if (kind === 'pot') {
+    const u = potUsable(e);
+    return u && `Filled to ${sayVolume(Math.round(u.ml / 50) * 50)} at most when stirred.`;
+  }
+  if (kind === 'processor' || kind === 'blender') {
+    const [puree, hot] = [bowlUsable(e, 'puree'), bowlUsable(e, 'hot')];
+    return puree && hot
+      ? `Purees ${sayVolume(Math.round(puree.ml / 10) * 10)} cold, ${sayVolume(Math.round(hot.ml / 10) * 10)} hot with the vent open.`
+      : undefined;
+  }
+  return undefined;
+}
+
+/** A pot, bowl, oven or whatever else the work needs, with what the arithmetic asks of its kind. */
+export function GearForm({
+  gear,
+  kind: first = 'pot',
+  onClose,
+}: {
+  gear: Equipment | undefined;
+  kind?: Equipment['kind'];
+  onClose: () => void;
+}) {
   const { write } = useCommands();
-  const [f, setF] = useState({
-    name: gear?.name ?? '',
-    count: String(gear?.count ?? 1),
-    litres: gear?.litres ? String(gear.litres) : '',
-    diameter: gear?.diameterMm ? String(gear.diameterMm) : '',
-    height: gear?.heightMm ? String(gear.heightMm) : '',
-    tare: gear?.tareG ? String(gear.tareG) : '',
-  });
-  const set =
-    (k: keyof typeof f) =>
-    (v: string): void =>
-      setF({ ...f, [k]: v });
-  const positive = (text: string, what: string, most: number): string[] =>
-    text.trim() === '' || ((numberOf(text) ?? 0) > 0 && (numberOf(text) ?? 0) <= most)
-      ? []
-      : [`${what}: “${text}” cannot be right; leave it empty or give a figure up to ${most}.`];
-  const problems = [
-    ...(f.name.trim() ? [] : ['Give it a name.']),
-    ...positive(f.litres, 'Litres', 100),
-    ...positive(f.diameter, 'Diameter', 1000),
-    ...positive(f.height, 'Height', 1000),
-    ...positive(f.tare, 'Weight', 50_000),
-  ];
-  const opt = <K extends string>(key: K, text: string): Partial<Record<K, number>> =>
-    numberOf(text) ? ({ [key]: numberOf(text) } as Partial<Record<K, number>>) : {};
-  const save = (): void => {
-    const data: Equipment = {
+  const [kind, setKind] = useState<Equipment['kind']>(gear?.kind ?? first);
+  const [name, setName] = useState(gear?.name ?? '');
+  const [heat, setHeat] = useState<NonNullable<Equipment['heat']> | 'unknown'>(gear?.heat ?? 'unknown');
+  const [t, setT] = useState(() => typedFrom(gear));
+  const k = kindOf(kind);
+  const bad = k.fields.filter((f) => t[f].trim() !== '' && !((numberOf(t[f]) ?? -1) > (f === 'count' ? -1 : 0)));
+  const share = numberOf(t.fillShare);
+  const num = (f: FieldKey): number | undefined => (k.fields.includes(f) ? numberOf(t[f]) : undefined);
+  const made = (): Equipment => {
+    const marks = { pulseMl: num('pulse'), pureeMl: num('puree'), hotMl: num('hot') };
+    const set = Object.fromEntries(Object.entries(marks).filter(([, v]) => v !== undefined));
+    return {
       id: gear?.id ?? newId(),
-      name: f.name.trim(),
-      kind: gear?.kind ?? 'pot',
-      count: Math.max(0, Math.round(numberOf(f.count) ?? 1)),
-      ...opt('litres', f.litres),
-      ...opt('diameterMm', f.diameter),
-      ...opt('heightMm', f.height),
-      ...opt('tareG', f.tare),
+      name: name.trim() || k.name,
+      kind,
+      count: Math.round(num('count') ?? gear?.count ?? 1),
+      ...Object.fromEntries(
+        (
+          [
+            ['litres', num('litres')],
+            ['diameterMm', num('diameter')],
+            ['heightMm', num('height')],
+            ['tareG', num('tare')],
+            ['watts', num('watts')],
+            ['widthMm', num('width')],
+            ['depthMm', num('depth')],
+            ['kg', num('kg')],
+          ] as const
+        ).filter(([, v]) => v !== undefined && v > 0),
+      ),
+      ...(share !== undefined && k.fields.includes('fillShare') && { fillShare: share / 100 }),
+      ...(Object.keys(set).length > 0 && { marks: set }),
+      ...(kind === 'hob' && heat !== 'unknown' && { heat }),
+      ...(gear?.note && { note: gear.note }),
     };
-    void write([{ table: 'equipment', id: data.id, data }], `${data.name} is noted`);
-    onClose();
   };
+  const ruler = measuredLitres(t);
+  const litres = numberOf(t.litres);
+  const problems = [
+    ...bad.map((f) => `${fieldLabels[f].label}: a figure above 0, or leave it empty.`),
+    ...(share !== undefined && (share < 10 || share > 100) ? ['The own limit lies between 10 and 100 % of the brim.'] : []),
+    ...(ruler !== undefined && litres !== undefined && k.fields.includes('diameter') && (litres > ruler * 1.25 || litres < ruler * 0.75)
+      ? [`${litres} L and a cylinder of ${ruler} L do not agree: check the litres or the two lengths.`]
+      : []),
+  ];
+  const says = bad.length === 0 ? fillText(kind, made()) : undefined;
   return (
     <Sheet
-      title={gear ? gear.name : 'A pot'}
+      title={gear ? gear.name : `Add: ${k.name.toLowerCase()}`}
       problems={problems}
-      onSave={save}
       onClose={onClose}
+      onSave={() => {
+        const e = made();
+        void write([{ table: 'equipment', id: e.id, data: e }], `${e.name} is noted`);
+        onClose();
+      }}
       onRemove={
         gear &&
         (() => {
@@ -61,15 +124,51 @@ export function GearForm({ gear, onClose }: { gear: Equipment | undefined; onClo
       }
     >
       <div className="row wrap" style={{ alignItems: 'flex-start' }}>
-        <Field label="Name" value={f.name} onChange={set('name')} />
-        <Field label="How many" type="number" width={90} value={f.count} onChange={set('count')} />
-        <Field label="Holds" unit="L" type="number" width={90} value={f.litres} onChange={set('litres')} />
+        {!gear && (
+          <Pick
+            label="What is it"
+            value={kind}
+            options={gearKinds.map((g) => [g.kind, g.name.toLowerCase()] as const)}
+            onChange={setKind}
+          />
+        )}
+        <Field label="Name" value={name} onChange={setName} />
+        {kind === 'hob' && (
+          <Pick
+            label="Heats by"
+            value={heat}
+            options={[
+              ['unknown', 'not said'],
+              ['gas', 'gas'],
+              ['ceramic', 'ceramic or plates'],
+              ['induction', 'induction'],
+            ]}
+            onChange={setHeat}
+          />
+        )}
       </div>
       <div className="row wrap" style={{ alignItems: 'flex-start' }}>
-        <Field label="Inner diameter" unit="mm" type="number" width={140} value={f.diameter} onChange={set('diameter')} />
-        <Field label="Inner height" unit="mm" type="number" width={140} value={f.height} onChange={set('height')} />
-        <Field label="Empty weight" unit="g" type="number" width={140} value={f.tare} onChange={set('tare')} />
+        {k.fields.map((f) => {
+          const l = fieldLabels[f];
+          return (
+            <Field
+              key={f}
+              label={f === 'count' ? k.count : l.label}
+              {...(l.unit && { unit: l.unit })}
+              type="number"
+              width={l.width}
+              value={t[f]}
+              onChange={(v) => setT({ ...t, [f]: v })}
+            />
+          );
+        })}
       </div>
+      {litres === undefined && ruler !== undefined && k.fields.includes('litres') && (
+        <button type="button" className="link" onClick={() => setT({ ...t, litres: String(ruler) })}>
+          {ruler} L by the ruler: use that
+        </button>
+      )}
+      {says && <p className="sub">{says}</p>}
     </Sheet>
   );
 }

@@ -24,6 +24,7 @@ export function HouseholdForm({ household }: { household: Household }) {
   const whole = (n: number | undefined, most: number): boolean => n !== undefined && Number.isInteger(n) && n >= 0 && n <= most;
   const problems = [
     ...(h.name.trim() ? [] : ['Give the household a name.']),
+    ...(/^[A-Z]{3}$/.test(h.currency) ? [] : ['A currency has three letters, such as GBP.']),
     ...(whole(par, 60) ? [] : ['Days to keep in hand: a whole number up to 60.']),
     ...(whole(lead, 30) ? [] : ['Days of notice: a whole number up to 30.']),
     ...(broth !== undefined && broth >= 0 && broth <= 50 ? [] : ['Broth a week: 0 to 50.']),
@@ -65,6 +66,32 @@ export function HouseholdForm({ household }: { household: Household }) {
               ['EU', 'European Union'],
             ]}
             onChange={(country) => setH({ ...h, country })}
+          />
+          <Pick
+            label="Measures"
+            value={h.units}
+            options={[
+              ['metric', 'grams and litres'],
+              ['us', 'US cups and pounds'],
+              ['uk', 'pounds and pints'],
+            ]}
+            onChange={(units) => setH({ ...h, units })}
+          />
+          <Pick
+            label="Scale shows"
+            value={String(h.scaleStepG) as '1' | '0.1'}
+            options={[
+              ['1', 'whole grams'],
+              ['0.1', 'tenths of a gram'],
+            ]}
+            onChange={(s) => setH({ ...h, scaleStepG: s === '0.1' ? 0.1 : 1 })}
+          />
+          <Field label="Currency" width={90} value={h.currency} onChange={(currency) => setH({ ...h, currency: currency.toUpperCase() })} />
+          <Pick
+            label="Dates and numbers"
+            value={h.locale}
+            options={[...new Set(['en-GB', 'en-US', 'en-IE', h.locale])].map((x) => [x, x] as const)}
+            onChange={(locale) => setH({ ...h, locale })}
           />
           <Field label="Time zone" width={190} value={h.timeZone} onChange={(timeZone) => setH({ ...h, timeZone })} />
         </div>

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../app/api.ts';
 import { PageHead, Waiting } from '../app/ui.tsx';
@@ -13,10 +14,16 @@ const tabs = [
   ['gear', 'Pots and heat'],
   ['containers', 'Containers'],
   ['places', 'Cold places'],
+  ['larder', 'Ingredients'],
+  ['figures', 'Figures'],
   ['household', 'Household'],
   ['data', 'Copies'],
   ['device', 'This device'],
 ] as const;
+
+/** Large tables are fetched when they are opened. */
+const Larder = lazy(() => import('./Larder.tsx').then((m) => ({ default: m.Larder })));
+const Figures = lazy(() => import('./Figures.tsx').then((m) => ({ default: m.Figures })));
 
 type Tab = (typeof tabs)[number][0];
 
@@ -47,6 +54,10 @@ export function KitchenPage() {
       {tab === 'gear' && <Gear data={data} />}
       {tab === 'containers' && <Containers data={data} />}
       {tab === 'places' && <Places data={data} />}
+      <Suspense fallback={<Waiting />}>
+        {tab === 'larder' && <Larder />}
+        {tab === 'figures' && <Figures />}
+      </Suspense>
       {tab === 'data' && <Copies zone={data.household.timeZone} />}
       {tab === 'device' && <ThisDevice household={data.household} />}
       {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}

@@ -1,8 +1,8 @@
 import { useState } from 'react';
-import type { Place } from '#core/contract';
+import { kindSchema, type Place } from '#core/contract';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
-import { Field, numberOf, Pick, Sheet } from './fields.tsx';
+import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 
 /** A cold place with its baskets or shelves. */
 export function PlaceForm({ place, onClose }: { place: Place | undefined; onClose: () => void }) {
@@ -21,7 +21,14 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       prefers: [],
     },
   );
-  const [t, setT] = useState({ litres: String(p.litres), temp: String(p.temperatureC), zones: p.zones.map((z) => z.name).join(', ') });
+  const [t, setT] = useState({
+    litres: String(p.litres),
+    temp: String(p.temperatureC),
+    zones: p.zones.map((z) => z.name).join(', '),
+    kg: p.freezingKgPerDay === undefined ? '' : String(p.freezingKgPerDay),
+    level: p.levelPlaces === undefined ? '' : String(p.levelPlaces),
+  });
+  const freezes = p.kind === 'freezer' || p.kind === 'chest';
   const litres = numberOf(t.litres) ?? 0;
   const temp = numberOf(t.temp);
   const names = t.zones
@@ -32,6 +39,8 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
     ...(p.name.trim() ? [] : ['Give it a name.']),
     ...(litres > 0 && litres <= 2000 ? [] : ['How many litres does it hold?']),
     ...(temp !== undefined && temp >= -60 && temp <= 40 ? [] : ['How cold is it, in °C?']),
+    ...(t.kg.trim() === '' || (numberOf(t.kg) ?? 0) > 0 ? [] : ['Kilos it freezes in a day: a figure above 0, or leave it empty.']),
+    ...(t.level.trim() === '' || Number.isInteger(numberOf(t.level) ?? NaN) ? [] : ['Level places: a whole number.']),
     ...(names.length > 0 ? [] : ['Name at least one shelf or basket.']),
   ];
   const save = (): void => {
@@ -41,10 +50,19 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       litres:
         names.length === p.zones.length && litres === p.litres ? (p.zones[i]?.litres ?? litres / names.length) : litres / names.length,
     }));
-    void write(
-      [{ table: 'place', id: p.id, data: { ...p, name: p.name.trim(), litres, temperatureC: temp ?? -18, zones } }],
-      `${p.name} is noted`,
-    );
+    const { freezingKgPerDay: _k, levelPlaces: _l, ...rest } = p;
+    const kg = numberOf(t.kg);
+    const level = numberOf(t.level);
+    const data: Place = {
+      ...rest,
+      name: p.name.trim(),
+      litres,
+      temperatureC: temp ?? -18,
+      zones,
+      ...(kg !== undefined && { freezingKgPerDay: kg }),
+      ...(level !== undefined && { levelPlaces: level }),
+    };
+    void write([{ table: 'place', id: p.id, data }], `${p.name} is noted`);
     onClose();
   };
   return (
@@ -81,6 +99,44 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
         <Field label="Temperature" unit="°C" type="number" width={130} value={t.temp} onChange={(v) => setT({ ...t, temp: v })} />
         <Field label="Shelves or baskets, with commas" value={t.zones} onChange={(v) => setT({ ...t, zones: v })} />
       </div>
+      {freezes && (
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Field label="Freezes in a day" unit="kg" type="number" width={150} value={t.kg} onChange={(v) => setT({ ...t, kg: v })} />
+          <Field
+            label="Places where a tray lies level"
+            type="number"
+            width={210}
+            value={t.level}
+            onChange={(v) => setT({ ...t, level: v })}
+          />
+          <Pick
+            label="How far you trust it"
+            value={p.trust ?? 'full'}
+            options={[
+              ['full', 'fully'],
+              ['some', 'so far: it is old, or opened often'],
+              ['little', 'little: nothing dear in it'],
+            ]}
+            onChange={(trust) => setP({ ...p, trust })}
+          />
+        </div>
+      )}
+      {freezes && (
+        <div>
+          <span className="lab">Meant for</span>
+          <div className="chips">
+            {kindSchema.options.map((k) => (
+              <Toggle
+                key={k}
+                on={p.prefers.includes(k)}
+                onChange={(on) => setP({ ...p, prefers: on ? [...p.prefers, k] : p.prefers.filter((x) => x !== k) })}
+              >
+                {k}
+              </Toggle>
+            ))}
+          </div>
+        </div>
+      )}
       <Field label="What to know about it" value={p.note ?? ''} onChange={(note) => setP({ ...p, note })} />
     </Sheet>
   );

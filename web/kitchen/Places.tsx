@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import type { Container, Place } from '#core/contract';
 import { countOf, sayVolume } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
+import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
@@ -57,6 +58,25 @@ export function Places({ data }: { data: KitchenAnswer }) {
             <p className="sub" style={{ fontSize: 15, marginTop: 4 }}>
               {place.zones.map((z) => z.name).join(', ')}. {place.note ?? ''}
             </p>
+            {(place.freezingKgPerDay !== undefined || place.levelPlaces !== undefined) && (
+              <p className="sub" style={{ fontSize: 15 }}>
+                {[
+                  place.freezingKgPerDay !== undefined ? `freezes ${place.freezingKgPerDay} kg a day` : '',
+                  place.levelPlaces !== undefined ? countOf(place.levelPlaces, 'level place') : '',
+                ]
+                  .filter(Boolean)
+                  .join(', ')}
+              </p>
+            )}
+            <div className="row wrap" style={{ gap: 8, marginTop: 4 }}>
+              {place.trust === 'some' && <span className="tag s">trusted so far</span>}
+              {place.trust === 'little' && <span className="tag t">trusted little</span>}
+              {place.prefers.map((k) => (
+                <span key={k} className="row" style={{ gap: 4 }}>
+                  <KindMark kind={k} size={16} /> <span className="sub">{k}</span>
+                </span>
+              ))}
+            </div>
             {(place.kind === 'freezer' || place.kind === 'chest') && (
               <div
                 className="bar"

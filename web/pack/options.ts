@@ -21,7 +21,7 @@ export function optionsFor(b: BatchView, view: SessionView, frees: readonly Free
   if (b.revision.cubeMl !== undefined) return [own];
   const wish = { yieldMl: b.toPackMl, portionMl: b.yield.portionMl };
   const pan = b.revision.tags.includes('pan');
-  const stand = left.filter((f) => (pan ? f.container.shape === 'pan' : f.container.shape === 'tub' || f.container.shape === 'jar'));
+  const stand = left.filter((f) => (pan ? f.container.shape === 'pan' : ['tub', 'jar', 'box'].includes(f.container.shape)));
   const say = (g: readonly number[]): string => (g[0] === 1 ? 'All in singles' : g[0] === 2 ? 'All in twos' : `In ${g.join(' and ')}s`);
   const more: Option[] = [[1], [4], [2]]
     .filter((g) => String(g) !== String(groups))

@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
-import { capital, sayMass, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
-import { measureLine, sayRule, type ScaledLine } from '#core/recipe';
+import { capital, sayMass, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
+import { measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
@@ -13,8 +13,17 @@ const noteOf = (l: ScaledLine): string =>
     .filter((n) => n !== l.line.form && !/^cut into|^\d+ of /.test(n))
     .join('; ');
 
+/** Tins and packs that a weight is poured from, with what is over of the last. */
+function tinsOf(l: ScaledLine, row: LineFacts['row']): string | undefined {
+  if (row?.aisle !== 'tins_jars' || !row.pieceG || !l.massG || row.pieceName !== 'tin') return undefined;
+  const inTin = (row.pieceG * (row.ediblePct ?? 100)) / 100;
+  const p = piecesFor(l.massG, inTin);
+  return `${p.pieces} ${p.pieces === 1 ? 'tin' : 'tins'}${p.overG >= 5 ? `, ${sayMass(Math.round(p.overG / 5) * 5)} over` : ''}`;
+}
+
 interface RowProps {
   l: ScaledLine;
+  tins: string | undefined;
   out: string;
   also: string;
   split: string | undefined;
@@ -24,7 +33,7 @@ interface RowProps {
 }
 
 /** One line: what to measure out is loud, the rest is a tap away. */
-const AmountRow = memo(function AmountRow({ l, out, also, split, limits, open, onToggle }: RowProps) {
+const AmountRow = memo(function AmountRow({ l, tins, out, also, split, limits, open, onToggle }: RowProps) {
   const rule = l.line.scaling.rule;
   const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
   return (
@@ -58,9 +67,10 @@ const AmountRow = memo(function AmountRow({ l, out, also, split, limits, open, o
         )}
         {l.upTo && (
           <div className="sub">
-            then taste, up to {Number(toNumber(l.upTo.amount).toFixed(2))} {unitFacts[l.upTo.unit].short}
+            then taste, up to {sayPortions(Math.round(toNumber(l.upTo.amount) * 4) / 4)} {unitFacts[l.upTo.unit].short}
           </div>
         )}
+        {tins && <div className="sub">{tins}</div>}
         {weighed && <div className="sub">{sayMass(Math.round(l.massG ?? 0))}</div>}
       </td>
       {also !== '' && <td className="num out quiet">{also}</td>}
@@ -124,6 +134,7 @@ export function Amounts({
                 <AmountRow
                   key={l.lineId}
                   l={l}
+                  tins={tinsOf(l, fact?.row)}
                   out={l.out}
                   also={also}
                   split={split?.salt.find((x) => x.lineId === l.lineId)?.out}

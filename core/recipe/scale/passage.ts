@@ -49,6 +49,8 @@ export interface PassageInput {
   writtenMl: number | undefined;
   gear: Gear;
   finder: IngredientFinder;
+  /** The pot that sets the size: nothing else is chosen. */
+  only?: string | undefined;
 }
 
 const massIn = (flow: FlowStep, massG: ReadonlyMap<string, number>): number => {
@@ -350,10 +352,13 @@ export function passageOf(input: PassageInput): Passage {
 
 function potPassage(passage: Passage, input: PassageInput, potSteps: readonly FlowStep[], sum: number): void {
   const { revision, massG, writtenMassG, finishedMl, writtenMl, gear } = input;
-  const pots = potsOf(
+  const all = potsOf(
     gear,
     potSteps.some((f) => f.strainedLater),
   );
+  const set = all.find((p) => p.equipment.id === input.only);
+  // seasoning that grows slower than the pot must not tip it over its own limit
+  const pots = set ? [{ ...set, usable: { ...set.usable, ml: set.usable.ml * 1.01 } }] : all;
   if (pots.length === 0) {
     passage.open.push('noPots');
     return;
@@ -366,7 +371,7 @@ function potPassage(passage: Passage, input: PassageInput, potSteps: readonly Fl
   const simmering = potSteps.filter((f) => f.simmer && massIn(f, massG) >= half);
   const simmers = simmering.flatMap((f) => f.simmer ?? []);
   const now = choosePots(full.ml, pots, simmers, full.keeps);
-  const then = choosePots(before.ml, pots, simmers, before.keeps);
+  const then = choosePots(before.ml, all, simmers, before.keeps);
   if (!now || !then) return;
   const [pot] = now.pots;
   if (!pot) return;
@@ -378,9 +383,9 @@ function potPassage(passage: Passage, input: PassageInput, potSteps: readonly Fl
     loads: now.loads,
     rounds: now.rounds,
     eachMl: now.eachMl,
-    usableMl: pot.usable.ml,
+    usableMl: set?.usable.ml ?? pot.usable.ml,
     brimMl: pot.usable.brimMl,
-    fill: now.eachMl / pot.usable.ml,
+    fill: set ? 1 : now.eachMl / pot.usable.ml,
     runMin: run,
     totalMin: now.rounds === 1 ? run : roundsMin('pot', now.rounds, run),
     because: pot.usable.because,

@@ -71,6 +71,8 @@ const countedApart = new Set<Line['scaling']['rule']>(['fixed', 'perVessel', 'co
 
 const tightCap = 0.02;
 const usualCap = 0.05;
+/** What is tasted anyway may be measured in whole and half spoons. */
+const tasteCap = 0.1;
 
 interface Grown {
   amount: Rational | undefined;
@@ -192,7 +194,7 @@ export function measureLine(
     pour: facts.pour,
     weighOnly: facts.weighOnly,
     whole: scaled.line.scaling.rule === 'whole',
-    cap: facts.tight ? tightCap : usualCap,
+    cap: facts.tight ? tightCap : scaled.line.scaling.rule === 'toTaste' ? tasteCap : usualCap,
     scaleStepG,
   });
 }
@@ -255,6 +257,7 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
       writtenMl: finished(revision, revision.servings).ml,
       gear,
       finder,
+      only: limit?.type === 'vessel' ? limit.id : undefined,
     });
   const water = passage && waterLine(revision);
   const settledLines = facts.map((fact, i): Grown & { unit?: Unit } => {

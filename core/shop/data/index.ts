@@ -1,0 +1,1 @@
+export { aisles } from './aisles.ts';

@@ -1,0 +1,252 @@
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { referenceTables, type ReferenceTable } from '#core/contract';
+import { capital, countOf, type ReferenceRow } from '#core/kitchen';
+import { sources } from '#core/kitchen/data';
+import { useReferenceQuery } from '../app/api.ts';
+import { useCommands } from '../app/commands.ts';
+import { Waiting, Why } from '../app/ui.tsx';
+import { Field, Sheet } from './fields.tsx';
+
+const tableNames: Readonly<Record<Exclude<ReferenceTable, 'ingredient'>, string>> = {
+  life: 'How long things last',
+  keep: 'Keeping fresh things',
+  zone: 'Places to keep',
+  washing: 'Wash now or later',
+  blanch: 'Blanching minutes',
+  blanch_rule: 'How to blanch',
+  puree: 'Purees',
+  pressure: 'Pressure and microwave',
+  thickness_step: 'Thinner and thicker',
+  trim: 'Trim',
+  cooked: 'Cooked weight',
+  density: 'Weight by volume',
+  texture: 'Textures in the freezer',
+  seasoning: 'Seasonings in the freezer',
+  freezing: 'What freezing does',
+  scrap: 'Scraps for broth',
+  broth: 'Broths',
+  hazard: 'Hazards',
+  hot_blending: 'Hot blending and steam',
+  clock: 'Clocks',
+  setpoint: 'Temperatures',
+  portion: 'Portions',
+  headspace: 'Headspace',
+  bag: 'Bags',
+  tub: 'Tubs, jars and trays',
+  pan: 'Foil pans',
+  material: 'Materials',
+  space: 'Freezer room',
+  reheat: 'Reheating',
+  thaw: 'Thawing',
+  thickness: 'Thicker packs',
+  allergen: 'Allergens',
+  hidden_allergen: 'Hidden allergens',
+};
+
+const skipped = new Set(['id', 'source', 'conf', 'refRows']);
+const said = (value: unknown): string =>
+  typeof value === 'object' && value !== null && 'low' in value
+    ? `${String((value as { low: number }).low)}-${String((value as { high?: number }).high)}`
+    : String(value);
+
+/** `waterMin` as a head: water min. */
+const headOf = (column: string): string =>
+  capital(
+    column
+      .replace(/([A-Z])/g, ' $1')
+      .toLowerCase()
+      .replace(/ pct$/, ' %')
+      .replace(/ c$/, ' °C'),
+  );
+
+function columnsOf(rows: readonly { row: ReferenceRow }[]): string[] {
+  const seen = new Set(rows.flatMap(({ row }) => Object.keys(row)));
+  return [...seen].filter((c) => !skipped.has(c));
+}
+
+/** What was typed, as the kind of value that stood there: a number, a range, or words. */
+function valueOf(text: string, before: unknown): unknown {
+  const t = text.trim();
+  const range = /^(\d+(?:[.,]\d+)?)\s*-\s*(\d+(?:[.,]\d+)?)$/.exec(t);
+  if (typeof before === 'object' && range) return { low: Number(range[1]?.replace(',', '.')), high: Number(range[2]?.replace(',', '.')) };
+  const n = Number(t.replace(',', '.'));
+  return typeof before === 'number' && t !== '' && Number.isFinite(n) ? n : t;
+}
+
+function RowForm({
+  table,
+  row,
+  columns,
+  state,
+  onClose,
+}: {
+  table: ReferenceTable;
+  row: ReferenceRow;
+  columns: readonly string[];
+  state: string;
+  onClose: () => void;
+}) {
+  const { write } = useCommands();
+  const [typed, setTyped] = useState<Record<string, string>>(() =>
+    Object.fromEntries(columns.map((c) => [c, row[c] === undefined ? '' : said(row[c])])),
+  );
+  const id = `${table}:${row.id}`;
+  const numbers = columns.filter(
+    (c) => typeof row[c] === 'number' && typed[c]?.trim() !== '' && !Number.isFinite(Number(typed[c]?.replace(',', '.'))),
+  );
+  return (
+    <Sheet
+      title={String(row[columns[0] ?? 'id'] ?? row.id)}
+      problems={numbers.map((c) => `${headOf(c)} is a number here.`)}
+      onClose={onClose}
+      onSave={() => {
+        const values = Object.fromEntries(columns.flatMap((c) => (typed[c]?.trim() ? [[c, valueOf(typed[c], row[c])]] : [])));
+        const next = { ...values, id: row.id, source: row.source, conf: row.conf };
+        void write([{ table: 'reference', id, data: { id, table, row: next } }], 'Your own figure is kept; what ships stays beside it');
+        onClose();
+      }}
+    >
+      {state === 'edited' && (
+        <p className="note">
+          Changed here.{' '}
+          <button
+            type="button"
+            className="link"
+            onClick={() => {
+              void write([{ table: 'reference', id, data: null }], 'As it was shipped');
+              onClose();
+            }}
+          >
+            Set back to what ships
+          </button>
+        </p>
+      )}
+      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        {columns.map((c) => (
+          <Field
+            key={c}
+            label={headOf(c)}
+            width={(typed[c]?.length ?? 0) > 24 ? 560 : 170}
+            value={typed[c] ?? ''}
+            onChange={(v) => setTyped({ ...typed, [c]: v })}
+          />
+        ))}
+      </div>
+      <p className="sub">Shipped from {row.source}. A safety figure is the body’s own: change it only to what your local rules say.</p>
+    </Sheet>
+  );
+}
+
+const mostColumns = 6;
+
+/** Every shipped figure with its source; a household may keep its own beside it, and set it back row by row. */
+export function Figures() {
+  const [params, setParams] = useSearchParams();
+  const [q, setQ] = useState('');
+  const [editing, setEditing] = useState<string>();
+  const asked = params.get('t');
+  const table = (referenceTables.find((t) => t === asked && t !== 'ingredient') ?? 'blanch') as keyof typeof tableNames;
+  const { data, error, refetch, isFetching } = useReferenceQuery(table);
+  const rows = useMemo(() => {
+    const words = q.toLowerCase().split(/\s+/).filter(Boolean);
+    return (data?.rows ?? []).filter(({ row }) => {
+      const text = Object.values(row).map(said).join(' ').toLowerCase();
+      return words.every((w) => text.includes(w));
+    });
+  }, [data, q]);
+  if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
+  const columns = columnsOf(data.rows);
+  const shown = columns.slice(0, mostColumns);
+  const open = data.rows.find((r) => r.row.id === editing);
+  return (
+    <section className="card" aria-label="Figures">
+      <div className="row wrap" style={{ gap: 10 }}>
+        <label className="row" style={{ gap: 8 }}>
+          <span className="sr">Table</span>
+          <select
+            className="field"
+            aria-label="Table"
+            value={table}
+            onChange={(e) => setParams({ tab: 'figures', t: e.currentTarget.value }, { replace: true })}
+          >
+            {Object.entries(tableNames).map(([id, name]) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <input
+          className="field grow"
+          type="search"
+          placeholder="Search this table"
+          aria-label="Search this table"
+          value={q}
+          onChange={(e) => setQ(e.currentTarget.value)}
+        />
+        <span className="sub" role="status">
+          {isFetching && data.table !== table ? 'One moment' : countOf(rows.length, 'row')}
+        </span>
+      </div>
+      <div style={{ overflowX: 'auto', marginTop: 12 }} tabIndex={0} role="region" aria-label={tableNames[table]}>
+        <table className="plain">
+          <thead>
+            <tr>
+              {shown.map((c) => (
+                <th key={c}>{headOf(c)}</th>
+              ))}
+              <th>Source</th>
+              <th>
+                <span className="sr">change</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ row, state }) => (
+              <tr key={row.id}>
+                {shown.map((c, i) => (
+                  <td key={c}>{i === 0 ? <b>{said(row[c] ?? '')}</b> : said(row[c] ?? '–')}</td>
+                ))}
+                <td>
+                  {state !== 'shipped' && <span className="tag l">yours</span>}{' '}
+                  <span className="quiet">{row.source.split(';').join(', ')}</span>
+                  {row.conf === 'confirm' && <span className="tag s">check yours</span>}
+                </td>
+                <td className="num">
+                  <button
+                    type="button"
+                    className="link s"
+                    onClick={() => setEditing(row.id)}
+                    aria-label={`Change ${said(row[shown[0] ?? 'id'] ?? row.id)}`}
+                  >
+                    change
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="sub" style={{ marginTop: 10 }}>
+        Sources{' '}
+        <Why label="sources">
+          {[...new Set(data.rows.flatMap(({ row }) => row.source.split(/[;,] ?/)))]
+            .map((s) => `${s}: ${sources[s] ?? 'named in the row'}`)
+            .join('. ')}
+          .
+        </Why>
+      </p>
+      {open && (
+        <RowForm
+          key={open.row.id + open.state}
+          table={table}
+          row={open.row}
+          columns={columns}
+          state={open.state}
+          onClose={() => setEditing(undefined)}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,418 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { ingredientRowSchema, type IngredientRow, type Price } from '#core/contract';
+import { capital, sayMoney } from '#core/kitchen';
+import { aisles } from '#core/shop/data';
+import type { LarderAnswer } from '#core/session';
+import { useFrameQuery } from '../app/api.ts';
+import { useCommands } from '../app/commands.ts';
+import { Why } from '../app/ui.tsx';
+import { placeNames } from './keepPlaces.ts';
+import { Field, numberOf, Pick, Toggle } from './fields.tsx';
+
+const states = ['whole', 'chopped', 'grated', 'pureed', 'dry', 'liquid', 'cooked'] as const;
+
+/** What is typed, field by field; an empty one is not known. */
+interface Typed {
+  name: string;
+  others: string;
+  piece: string;
+  pieceG: string;
+  edible: string;
+  cooked: string;
+  low: string;
+  high: string;
+  freezeNote: string;
+  density: Record<(typeof states)[number], string>;
+}
+
+const text = (n: number | undefined): string => (n === undefined ? '' : String(n));
+
+const typedFrom = (row: IngredientRow): Typed => ({
+  name: row.name,
+  others: row.otherNames.join(', '),
+  piece: row.pieceName ?? '',
+  pieceG: text(row.pieceG),
+  edible: text(row.ediblePct),
+  cooked: text(row.cookedFactor),
+  low: text(row.keepDaysLow),
+  high: text(row.keepDaysHigh),
+  freezeNote: row.freezeNote ?? '',
+  density: Object.fromEntries(states.map((s) => [s, text(row.density[s])])) as Typed['density'],
+});
+
+/** The row that the form says; empty fields stay away. */
+function rowFrom(row: IngredientRow, t: Typed): unknown {
+  const { pieceName: _a, pieceG: _b, ediblePct: _c, cookedFactor: _d, keepDaysLow: _e, keepDaysHigh: _f, freezeNote: _g, ...rest } = row;
+  const num = (key: string, value: string) => (value.trim() === '' ? {} : { [key]: numberOf(value) ?? NaN });
+  return {
+    ...rest,
+    name: t.name.trim(),
+    otherNames: t.others
+      .split(',')
+      .map((n) => n.trim())
+      .filter(Boolean),
+    ...(t.piece.trim() && { pieceName: t.piece.trim() }),
+    ...num('pieceG', t.pieceG),
+    ...num('ediblePct', t.edible),
+    ...num('cookedFactor', t.cooked),
+    ...num('keepDaysLow', t.low),
+    ...num('keepDaysHigh', t.high),
+    ...(t.freezeNote.trim() && { freezeNote: t.freezeNote.trim() }),
+    density: Object.fromEntries(states.flatMap((s) => (t.density[s].trim() === '' ? [] : [[s, numberOf(t.density[s]) ?? NaN]]))),
+  };
+}
+
+const fieldNames: Readonly<Record<string, string>> = {
+  name: 'Give it a name',
+  pieceG: 'One piece weighs more than 0 g',
+  ediblePct: 'Of what is bought, 1 to 100 % is eaten',
+  cookedFactor: 'Cooked by raw lies between 0.1 and 12',
+  keepDaysLow: 'Days are 0 or more',
+  keepDaysHigh: 'Days are 0 or more',
+  density: 'A weight per millilitre lies between 0.01 and 3 g',
+};
+
+/** What was bought and what was left of it to cook with: the trim of this kitchen. */
+function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer }) {
+  const { log } = useCommands();
+  const [bought, setBought] = useState('');
+  const [left, setLeft] = useState('');
+  const b = numberOf(bought);
+  const l = numberOf(left);
+  const good = b !== undefined && l !== undefined && b > 0 && l > 0 && l <= b;
+  const seen = data.trims[row.id];
+  return (
+    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+      <b>Weigh your own trim</b>{' '}
+      {seen && (
+        <span>
+          {Math.round(seen.factor * 1000) / 10} % is used from now on, from {seen.runs} of yours.{' '}
+          <Why label="learned trim">
+            The shipped figure blended with what you weighed, by how often: {Math.round(seen.low * 100)} to{' '}
+            {Math.round(Math.min(1, seen.high) * 100)} %, four times in five.
+          </Why>
+        </span>
+      )}
+      <div className="row wrap" style={{ gap: 10, alignItems: 'flex-end', marginTop: 6 }}>
+        <Field label="Bought" unit="g" type="number" width={100} value={bought} onChange={setBought} />
+        <Field label="Left to cook with" unit="g" type="number" width={140} value={left} onChange={setLeft} />
+        <button
+          type="button"
+          className="btn o"
+          disabled={!good}
+          onClick={() => {
+            void log(
+              [{ type: 'trimmed', subjects: [row.id], data: { ingredientId: row.id, boughtG: b ?? 0, usableG: l ?? 0 } }],
+              `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`,
+            );
+            setBought('');
+            setLeft('');
+          }}
+        >
+          Note it
+        </button>
+        {good && <span className="mid">{Math.round((l / b) * 100)} % usable</span>}
+      </div>
+      {!good && b !== undefined && l !== undefined && <p className="sub">What is left weighs more than 0 and at most what was bought.</p>}
+    </div>
+  );
+}
+
+function Prices({ row, data, onChange }: { row: IngredientRow; data: LarderAnswer; onChange: (prices: Price[]) => void }) {
+  const today = useFrameQuery().data?.today;
+  const [amount, setAmount] = useState('');
+  const [unit, setUnit] = useState<Price['unit']>('g');
+  const [money, setMoney] = useState('');
+  const [shop, setShop] = useState('');
+  const n = numberOf(amount);
+  const cents = numberOf(money);
+  const good = n !== undefined && n > 0 && cents !== undefined && cents >= 0;
+  const prices = row.prices ?? [];
+  return (
+    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+      <b>Packs and prices</b>
+      <ul className="rows">
+        {prices.map((p, i) => (
+          <li key={i}>
+            <span className="grow">
+              {p.amount} {p.unit === 'piece' ? 'pieces' : p.unit} for{' '}
+              <b>{sayMoney(p.cents, data.household.currency, data.household.locale)}</b>
+              <span className="sub"> {[p.shop, p.day, p.madeUp ? 'made up for the demo' : ''].filter(Boolean).join(', ')}</span>
+            </span>
+            <button type="button" className="link s" onClick={() => onChange(prices.filter((_, k) => k !== i))}>
+              not any more
+            </button>
+          </li>
+        ))}
+      </ul>
+      <div className="row wrap" style={{ gap: 10, alignItems: 'flex-end' }}>
+        <Field label="A pack of" type="number" width={90} value={amount} onChange={setAmount} />
+        <Pick
+          label="Unit"
+          value={unit}
+          options={[
+            ['g', 'g'],
+            ['ml', 'ml'],
+            ['piece', 'pieces'],
+          ]}
+          onChange={setUnit}
+        />
+        <Field label="costs" unit={data.household.currency} type="number" width={100} value={money} onChange={setMoney} />
+        <Field label="where" width={120} value={shop} onChange={setShop} />
+        <button
+          type="button"
+          className="btn o"
+          disabled={!good}
+          onClick={() => {
+            onChange(
+              [
+                {
+                  amount: n ?? 1,
+                  unit,
+                  cents: Math.round((cents ?? 0) * 100),
+                  ...(shop.trim() && { shop: shop.trim() }),
+                  ...(today && { day: today }),
+                },
+                ...prices,
+              ].slice(0, 20),
+            );
+            setAmount('');
+            setMoney('');
+          }}
+        >
+          Add
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** What the tables say of it: how it keeps, blanching, puree, scraps. */
+function Known({ row, data }: { row: IngredientRow; data: LarderAnswer }) {
+  const refs = row.refRows ?? [];
+  const of = (prefix: string, table: keyof LarderAnswer['tables']) =>
+    refs.filter((r) => r.startsWith(prefix)).flatMap((r) => data.tables[table][r.slice(prefix.length)] ?? []);
+  const lines = [
+    ...of('4.3:', 'keep').map((k) => ({
+      source: k.source,
+      says: `Keeps ${String(k.days)} days: ${String(k.keepWhere)}${k.moisture && k.moisture !== '-' ? `, ${String(k.moisture)}` : ''}.`,
+    })),
+    ...of('5.2:', 'blanch').map((k) => ({
+      source: k.source,
+      says: `Blanch ${String(k.cut)}: ${k.waterMin === 0 ? 'not needed' : `${String(k.waterMin ?? '–')} min in water, ${String(k.steamMin ?? '–')} min in steam`}.`,
+    })),
+    ...of('6.2:', 'puree').map((k) => ({
+      source: k.source,
+      says: `For puree ${String(k.method)} ${String(k.cookMin)} min; 100 g prepared make ${String(k.pureePer100g)} g, with ${String(k.waterMlPer100g ?? 0)} ml water.`,
+    })),
+    ...of('7.2:', 'cooked').map((k) => ({
+      source: k.source,
+      says: `Cooked (${String(k.method)}) it weighs ${String(k.factor)} times as much, ${String(k.range)}.`,
+    })),
+    ...of('9.2:', 'scrap').map((k) => ({
+      source: k.source,
+      says: `In the broth bag, ${String(k.scrap)}: ${String(k.fit)}, ${String(k.why)}.`,
+    })),
+  ];
+  if (lines.length === 0) return null;
+  return (
+    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+      <b>What the tables say</b>
+      <ul className="rows">
+        {lines.map((l) => (
+          <li key={l.says}>
+            <span className="grow">{l.says}</span>
+            <span className="sub">{l.source}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** One ingredient: every figure may be changed, and set back to what ships. */
+export function IngredientCard({
+  row,
+  data,
+  isNew,
+  onKept,
+}: {
+  row: IngredientRow;
+  data: LarderAnswer;
+  isNew: boolean;
+  onKept: (id: string) => void;
+}) {
+  const { write } = useCommands();
+  const [base, setBase] = useState(row);
+  const [t, setT] = useState(() => typedFrom(row));
+  const parsed = ingredientRowSchema.safeParse(rowFrom(base, t));
+  const problems = parsed.success ? [] : [...new Set(parsed.error.issues.map((i) => fieldNames[String(i.path[0])] ?? i.message))];
+  const days =
+    numberOf(t.low) !== undefined && numberOf(t.high) !== undefined && (numberOf(t.low) ?? 0) > (numberOf(t.high) ?? 0)
+      ? ['The shortest days come before the longest']
+      : [];
+  const edited = data.edited.includes(row.id);
+  const own = data.own.includes(row.id);
+  const keep = (next: IngredientRow, says: string): void => {
+    void write(
+      [{ table: 'reference', id: `ingredient:${row.id}`, data: { id: `ingredient:${row.id}`, table: 'ingredient', row: next } }],
+      says,
+    );
+    onKept(row.id);
+  };
+  const back = (): void => {
+    void write(
+      [{ table: 'reference', id: `ingredient:${row.id}`, data: null }],
+      own ? `${row.name} is gone` : `${row.name} is as it was shipped`,
+    );
+    onKept(row.id);
+  };
+  const set = (key: keyof Omit<Typed, 'density'>) => (value: string) => setT({ ...t, [key]: value });
+  return (
+    <section className="card" aria-label={row.name || 'A new ingredient'}>
+      <div className="cardhead">
+        <h2>{row.name ? capital(row.name) : 'A new ingredient'}</h2>
+        <span className="quiet">
+          {base.source.split(';').join(', ')}
+          {base.conf === 'confirm' ? '; weigh yours' : ''}
+        </span>
+      </div>
+      <form
+        className="stack"
+        style={{ gap: 12 }}
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (parsed.success && days.length === 0) keep(parsed.data, `${capital(parsed.data.name)} is noted`);
+        }}
+      >
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Field label="Name" value={t.name} onChange={set('name')} />
+          <Field label="Other names, with commas" value={t.others} onChange={set('others')} />
+          <Pick
+            label="Aisle"
+            value={base.aisle}
+            options={aisles.map((a) => [a.id, a.name.toLowerCase()] as const)}
+            onChange={(aisle) => setBase({ ...base, aisle })}
+          />
+        </div>
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Field label="One piece is a" width={110} value={t.piece} onChange={set('piece')} />
+          <Field label="weighs" unit="g" type="number" width={90} value={t.pieceG} onChange={set('pieceG')} />
+          <Field label="Eaten of what is bought" unit="%" type="number" width={170} value={t.edible} onChange={set('edible')} />
+          <Field label="Cooked by raw" unit="times" type="number" width={120} value={t.cooked} onChange={set('cooked')} />
+        </div>
+        <div>
+          <span className="lab">Grams in one millilitre, by state; empty is not known</span>
+          <div className="row wrap">
+            {states.map((s) => (
+              <Field
+                key={s}
+                label={s}
+                type="number"
+                width={76}
+                value={t.density[s]}
+                onChange={(v) => setT({ ...t, density: { ...t.density, [s]: v } })}
+              />
+            ))}
+          </div>
+        </div>
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Pick
+            label="Freezes"
+            value={base.freeze ?? 'unknown'}
+            options={[
+              ['unknown', 'not known'],
+              ['well', 'well'],
+              ['changes', 'changes'],
+              ['badly', 'badly'],
+            ]}
+            onChange={(f) => {
+              const { freeze: _f, ...rest } = base;
+              setBase(f === 'unknown' ? rest : { ...base, freeze: f });
+            }}
+          />
+          <Field label="what changes; what to do" value={t.freezeNote} onChange={set('freezeNote')} />
+        </div>
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Pick
+            label="Keeps in"
+            value={base.keepPlace ?? 'room'}
+            options={placeNames}
+            onChange={(keepPlace) => setBase({ ...base, keepPlace })}
+          />
+          <Field label="for days, at least" type="number" width={130} value={t.low} onChange={set('low')} />
+          <Field label="at most" type="number" width={90} value={t.high} onChange={set('high')} />
+          <Pick
+            label="Wash before storing"
+            value={base.washBeforeStoring ?? 'late'}
+            options={[
+              ['yes', 'fine if dried fully'],
+              ['late', 'wash when used'],
+              ['no', base.aisle === 'meat' || base.aisle === 'fish' ? 'never' : 'not needed'],
+            ]}
+            onChange={(washBeforeStoring) => setBase({ ...base, washBeforeStoring })}
+          />
+        </div>
+        <div>
+          <span className="lab">Holds by nature</span>
+          <div className="chips">
+            {Object.entries(data.allergenNames).map(([id, name]) => (
+              <Toggle
+                key={id}
+                on={base.contains.includes(id)}
+                onChange={(on) =>
+                  setBase({
+                    ...base,
+                    contains: on ? [...base.contains, id] : base.contains.filter((c) => c !== id),
+                    mayHold: base.mayHold.filter((m) => m !== id),
+                  })
+                }
+              >
+                {name}
+              </Toggle>
+            ))}
+          </div>
+        </div>
+        <Pick
+          label="Its allergens are"
+          value={base.allergenCheck}
+          options={[
+            ['plain', 'all of the above: a single plain food'],
+            ['read_label', 'on the label of what is bought: read it'],
+            ['unknown', 'not known yet: never taken as free of any'],
+          ]}
+          onChange={(allergenCheck) => setBase({ ...base, allergenCheck })}
+        />
+        {[...problems, ...days].map((p) => (
+          <p key={p} className="note bad" role="alert">
+            {p}. The last good figures are kept until you change this.
+          </p>
+        ))}
+        <div className="row wrap">
+          <button type="submit" className="btn" disabled={!parsed.success || days.length > 0}>
+            {isNew ? 'Add it' : 'Keep'}
+          </button>
+          {edited && (
+            <button type="button" className="btn o" onClick={back}>
+              Set back to what ships
+            </button>
+          )}
+          {own && (
+            <button type="button" className="link danger" onClick={back}>
+              Remove
+            </button>
+          )}
+          <Link to={`/recipes?with=${encodeURIComponent(row.id)}`}>Recipes with it</Link>
+        </div>
+      </form>
+      {!isNew && (
+        <div className="stack" style={{ gap: 12, marginTop: 14 }}>
+          <Prices row={row} data={data} onChange={(prices) => keep({ ...row, prices }, `${capital(row.name)}: prices noted`)} />
+          <TrimLog row={row} data={data} />
+          <Known row={row} data={data} />
+        </div>
+      )}
+    </section>
+  );
+}
