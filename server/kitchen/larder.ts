@@ -17,7 +17,7 @@ export function larderAnswer(ctx: Context): LarderAnswer {
   const rows = referenceRows(ctx.db, 'ingredient');
   const pct = new Map(rows.map((r) => [r.id, r.ediblePct]));
   const edits = ctx.db
-    .select({ id: refRow.id, table: refRow.table, version: refRow.version })
+    .select({ id: refRow.id, table: refRow.table, version: refRow.version, edited: refRow.edited })
     .from(refRow)
     .where(isNotNull(refRow.edited))
     .all();
@@ -26,7 +26,8 @@ export function larderAnswer(ctx: Context): LarderAnswer {
     Object.fromEntries((referenceRows(ctx.db, table) as ReferenceRow[]).map((r) => [r.id, r]));
   return {
     rows: [...rows].sort((a, b) => a.name.localeCompare(b.name)),
-    edited: mine.filter((e) => e.version !== ownVersion).map((e) => e.id),
+    // a price is a note of the day, not another figure
+    edited: mine.filter((e) => e.version !== ownVersion && Object.keys(e.edited ?? {}).some((k) => k !== 'prices')).map((e) => e.id),
     own: mine.filter((e) => e.version === ownVersion).map((e) => e.id),
     trims: Object.fromEntries(trimsOf(yieldEvents(ctx.db, 'trimmed'), (id) => pct.get(id))),
     tables: {
