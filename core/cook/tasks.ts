@@ -8,6 +8,8 @@ export interface CookBatch {
   batchId: string;
   revision: Revision;
   scaled: ScaledRecipe;
+  /** What to say of a line instead of its amount: salt after some portions were dipped out. */
+  outs?: ReadonlyMap<string, string>;
 }
 
 /** One piece of work: hands first, then what minds itself. */
@@ -128,7 +130,7 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
         : `${sayMass(Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMass(Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
-  const steps = batches.flatMap(({ batchId, revision, scaled }) =>
+  const steps = batches.flatMap(({ batchId, revision, scaled, outs }) =>
     revision.steps.map((step): Task => {
       const kg = step.uses.reduce(
         (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
@@ -140,7 +142,7 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
         id: `step:${batchId}:${step.id}`,
         batchIds: [batchId],
         title: step.text,
-        detail: uses.length > 0 ? listOf(uses.map((l) => `${l.out ? `${l.out} ` : ''}${l.line.name}`)) : '',
+        detail: uses.length > 0 ? listOf(uses.map((l) => `${outs?.get(l.lineId) ?? l.out} ${l.line.name}`.trim())) : '',
         handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
         // a bigger pot takes longer to boil, and what does not fit goes in turn
         waitMin: Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),

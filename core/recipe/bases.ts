@@ -35,8 +35,11 @@ export type BasesResult =
   | { ok: false; why: 'unknown'; recipeId: string; name: string }
   | { ok: false; why: 'noPath'; name: string; base: string };
 
-/** One portion of a base in the unit a line asks for: its own serving, through its density when need be. */
-function portionsOf(q: Quantity, base: Revision): { portions: number; ml?: number; g?: number } | undefined {
+/**
+ * Portions of a base in what a line asks for: grams or millilitres through its serving and density, pieces as portions.
+ * @returns undefined when no way leads from the line's unit to the base's
+ */
+export function drawOf(q: Quantity, base: Revision): { portions: number; ml?: number; g?: number } | undefined {
   const one = finished(base, 1);
   const asked = inBase(q);
   if (!asked) {
@@ -102,7 +105,7 @@ export function solveBases(wants: readonly Want[], revisionOf: (recipeId: string
       const base = batches.get(line.item.id);
       const baseRevision = revisionOf(line.item.id);
       if (!base || !baseRevision) continue;
-      const one = portionsOf({ amount: line.amount, unit: line.unit }, baseRevision);
+      const one = drawOf({ amount: line.amount, unit: line.unit }, baseRevision);
       if (!one) return { ok: false, why: 'noPath', name: line.name, base: baseRevision.name };
       base.draws.push({
         recipeId: id,

@@ -4,7 +4,17 @@ export { draftRecipe, type RecipeDraft } from './draft.ts';
 export * from './scale/index.ts';
 export { addedSaltG, allergenLines, allergenSummary, allergenWarnings, type AllergenWarning, type DrawAllergens } from './allergens.ts';
 export { canPlan, recipeGaps, type RecipeGap } from './check.ts';
-export { drawLines, settleDraws, solveBases, type BasesResult, type Draw, type Settled, type SolvedBatch, type Want } from './bases.ts';
+export {
+  drawLines,
+  drawOf,
+  settleDraws,
+  solveBases,
+  type BasesResult,
+  type Draw,
+  type Settled,
+  type SolvedBatch,
+  type Want,
+} from './bases.ts';
 export { costOf, drawnCost, newestPrice, type Cost, type LineCost } from './cost.ts';
 export { doseFor, piecesFor, standIn, swapByWeight } from './dose.ts';
 export { compareRuns, linesOf, potBalance, pouredOf, poursOf, sayChanges, tally, type FeelChange, type Pour, type Tally } from './feel.ts';

@@ -26,6 +26,8 @@ export interface BatchView {
   packs: PackState[];
   tonightMl: number;
   discardedMl: number;
+  /** Goes into other dishes of the session. */
+  drawnMl: number;
   /** What is still in the pot. */
   toPackMl: number;
   packing: PackResult;
@@ -129,6 +131,8 @@ export interface BatchInput {
   frees: readonly Free[];
   list: readonly ShopSection[];
   tasks: readonly Task[];
+  /** Goes into other dishes of the session. */
+  drawnMl?: number;
 }
 
 /** How far a batch has come, without choosing containers for what is left. */
@@ -137,6 +141,7 @@ export interface Standing {
   packs: PackState[];
   tonightMl: number;
   discardedMl: number;
+  drawnMl: number;
   toPackMl: number;
   flags: Flags;
 }
@@ -148,7 +153,8 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
   const packedMl = packs.reduce((s, p) => s + p.volumeMl, 0);
   const tonightMl = log.tonight.get(batch.id) ?? 0;
   const discardedMl = log.discarded.get(batch.id) ?? 0;
-  const toPackMl = Math.max(0, made.ml - packedMl - tonightMl - discardedMl);
+  const drawnMl = Math.min(made.ml, input.drawnMl ?? 0);
+  const toPackMl = Math.max(0, made.ml - packedMl - tonightMl - discardedMl - drawnMl);
   const lines = input.list.flatMap((s) => s.lines).filter((l) => !l.onTheDay && l.asked.some((a) => a.batchId === batch.id));
   const tasks = input.tasks.filter((t) => t.batchIds.includes(batch.id));
   const flags = stageFlags({
@@ -160,6 +166,7 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
     packedMl,
     tonightMl,
     discardedMl,
+    drawnMl,
     closedByHand: log.closed.has(batch.id),
     packs: {
       total: packs.length,
@@ -167,7 +174,7 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
       placed: packs.filter((p) => p.placeId || p.fridgeSince || p.left === 0).length,
     },
   });
-  return { made, packs, tonightMl, discardedMl, toPackMl, flags };
+  return { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags };
 }
 
 /** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
@@ -175,7 +182,7 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
   const { batch, revision } = input;
   const result = world.scale(revision, batch.portions, batch.yieldFactor);
   if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
-  const { made, packs, tonightMl, discardedMl, toPackMl, flags } = standingOf(input);
+  const { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags } = standingOf(input);
   const packing =
     (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
     packingFor(revision, toPackMl, made.portionMl, input.frees, world);
@@ -195,6 +202,7 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
       packs,
       tonightMl,
       discardedMl,
+      drawnMl,
       toPackMl,
       packing,
       flags,

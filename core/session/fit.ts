@@ -1,8 +1,9 @@
 import type { Place } from '#core/contract';
 import type { Schedule } from '#core/cook';
-import { countOf, sayMinutes, sayVolume } from '#core/kitchen';
+import { countOf, listOf, sayMinutes, sayPortions, sayVolume } from '#core/kitchen';
 import { outerMl, type Free } from '#core/pack';
 import type { PlaceRoom } from '#core/store';
+import type { BaseNeed } from './bases.ts';
 import type { BatchView } from './batch.ts';
 
 /** One thing a session needs, against what there is. */
@@ -11,7 +12,7 @@ export interface FitRow {
   name: string;
   need: number;
   have: number;
-  unit: 'piece' | 'ml' | 'min';
+  unit: 'piece' | 'ml' | 'min' | 'portion';
   fits: boolean;
   says: string;
   /** Ways out when it does not fit. */
@@ -27,6 +28,8 @@ export interface Fit {
 
 export interface FitInput {
   batches: readonly BatchView[];
+  /** What dishes draw from bases. */
+  bases?: readonly BaseNeed[];
   /** Containers free before this session takes any. */
   frees: readonly Free[];
   schedule: Schedule | undefined;
@@ -76,6 +79,32 @@ export function fitCheck(input: FitInput): Fit {
               'buy more and add them in Kitchen',
             ],
     });
+
+  for (const base of input.bases ?? []) {
+    const have = base.made + base.inStore;
+    const draws = base.draws.map((d) => `${sayPortions(Math.ceil(d.portions * 4) / 4)} for ${d.name}`);
+    const from = [
+      base.made > 0 ? `${sayPortions(base.made)} made here` : '',
+      base.inStore > 0 ? `${sayPortions(base.inStore)} in store` : '',
+    ].filter(Boolean);
+    rows.push({
+      id: `base:${base.recipeId}`,
+      name: base.name,
+      need: Math.ceil(base.asked * 4 - 1e-6) / 4,
+      have: Math.floor(have * 4 + 1e-6) / 4,
+      unit: 'portion',
+      fits: base.short < 0.01,
+      says: `${listOf(draws)}; ${from.length > 0 ? listOf(from) : 'none made here, none in store'}`,
+      waysOut:
+        base.short < 0.01
+          ? []
+          : [
+              `cook ${sayPortions(Math.ceil((base.asked - base.inStore) * 4 - 1e-6) / 4)} of it here`,
+              `share what there is: ${listOf(base.draws.map((d) => `${sayPortions(Math.floor(d.gets * 4) / 4)} for ${d.name}`))}`,
+              'cook fewer portions of what draws from it',
+            ],
+    });
+  }
 
   const needMl = input.batches
     .filter((b) => !b.flags.stored && b.packing.ok)

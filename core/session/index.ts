@@ -22,6 +22,7 @@ export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply 
 export { thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
+export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 export { lastTimes, learnedFrom, runsOf, trimsOf, type Run } from './runs.ts';
 export { allergensOf, scaleOptionsOf, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';

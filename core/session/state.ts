@@ -12,6 +12,8 @@ export interface BatchFacts {
   packedMl: number;
   tonightMl: number;
   discardedMl: number;
+  /** Went into other dishes of the session. */
+  drawnMl?: number;
   closedByHand: boolean;
   packs: { total: number; labelled: number; placed: number };
 }
@@ -22,7 +24,9 @@ export type Flags = Record<Stage, boolean>;
  * Which stages a batch has behind it. What is cooked needs no more shopping, what is packed has been cooked; out of order is allowed.
  */
 export function stageFlags(f: BatchFacts): Flags {
-  const packed = f.closedByHand || (f.packs.total > 0 && f.packedMl + f.tonightMl + f.discardedMl > f.yieldMl - f.portionMl + 1e-6);
+  const gone = f.packedMl + f.tonightMl + f.discardedMl + (f.drawnMl ?? 0);
+  // a base that goes into other dishes whole has no packs of its own
+  const packed = f.closedByHand || ((f.packs.total > 0 || (f.drawnMl ?? 0) > 0) && gone > f.yieldMl - f.portionMl + 1e-6);
   const cooked = packed || f.yieldLogged || (f.tasks.total > 0 && f.tasks.closed >= f.tasks.total);
   const shopped = cooked || (f.lines.total > 0 && f.lines.ticked >= f.lines.total);
   const labelled = packed && f.packs.labelled >= f.packs.total;

@@ -1,8 +1,10 @@
 import type { Instant, Revision, Session, TamboEvent } from '#core/contract';
 import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
-import { minutesBetween } from '#core/kitchen';
+import { minutesBetween, sayPortions } from '#core/kitchen';
+import { splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, roomIn, type PackState } from '#core/store';
+import { baseNeeds, drawnMl, type BaseNeed, type PlannedDish } from './bases.ts';
 import { batchView, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
 import { sessionLog, type TaskLog } from './log.ts';
@@ -32,6 +34,8 @@ export interface SessionView {
   tasks: TaskView[];
   schedule?: Schedule;
   scheduleError?: string;
+  /** What dishes draw from bases, made here or in store. */
+  bases: BaseNeed[];
   cooling: (CoolingClock & { batchId: string; name: string })[];
   fit: Fit;
 }
@@ -50,8 +54,25 @@ interface Planned {
   finder: World['finder'];
   household: World['household'];
   found: { batch: Session['batches'][number]; revision: Revision | undefined }[];
+  dishes: (PlannedDish & { batchId: string; recipeName: string; lines: PlannedDish['scaled']['lines'] })[];
   list: ReturnType<typeof shoppingList>;
   tasks: Task[];
+  /** Of each base batch, what goes into other dishes. */
+  drawn: Map<string, number>;
+}
+
+/** Salt of the portions that stay, where some are dipped out before it. */
+function saltOuts(batch: Session['batches'][number], scaled: ScaledRecipe, world: World): Map<string, string> | undefined {
+  if (!batch.unsalted) return undefined;
+  const split = splitPot(scaled, batch.unsalted, {
+    finder: world.finder,
+    scaleStepG: world.household.scaleStepG,
+    units: world.household.units,
+  });
+  if (!split.ok) return undefined;
+  return new Map(
+    split.split.salt.map((s) => [s.lineId, `first dip out ${sayPortions(split.split.unsalted)} without salt; then for the rest ${s.out}`]),
+  );
 }
 
 /** Revisions never change, so a session that is the same object comes to the same, in the same kitchen. */
@@ -64,12 +85,18 @@ function plan(session: Session, world: World): Planned {
   const scaled = found.flatMap(({ batch, revision }) => {
     if (!revision) return [];
     const r = world.scale(revision, batch.portions, batch.yieldFactor);
-    return r.ok ? [{ batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled }] : [];
+    if (!r.ok) return [];
+    const outs = saltOuts(batch, r.scaled, world);
+    return [
+      { batch, batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled, ...(outs && { outs }) },
+    ];
   });
   const planned = {
     finder: world.finder,
     household: world.household,
     found,
+    dishes: scaled,
+    drawn: drawnMl(scaled, world),
     list: shoppingList(scaled, world.finder),
     tasks: tasksFor(scaled, world.finder, world.times),
   };
@@ -81,14 +108,14 @@ function plan(session: Session, world: World): Planned {
 /** What both the whole view and its short form begin with: the plan, what was logged, and whose each task is. */
 function prepare(session: Session, events: readonly TamboEvent[], world: World) {
   const log = sessionLog(events);
-  const { found, list, tasks: all } = plan(session, world);
+  const { found, list, tasks: all, dishes, drawn } = plan(session, world);
   const known = found.flatMap(({ batch, revision }) => (revision ? [{ batch, revision }] : []));
   const cooks = new Set(session.cooks.map((c) => c.id));
   const tasks = all.map((t): Task => {
     const cookId = log.cooks.get(t.id);
     return cookId && cooks.has(cookId) ? { ...t, cookId } : t;
   });
-  return { log, found, known, list, tasks };
+  return { log, found, known, list, tasks, dishes, drawn };
 }
 
 /** Where a session stands, for lists and headers: no schedule, no containers. */
@@ -98,9 +125,11 @@ export function sessionStanding(
   packs: readonly PackState[],
   world: World,
 ): { state: SessionState; dishes: string[] } {
-  const { log, known, list, tasks } = prepare(session, events, world);
+  const { log, known, list, tasks, drawn } = prepare(session, events, world);
   return {
-    state: sessionState(known.map(({ batch, revision }) => standingOf({ batch, revision, log, packs, list, tasks }).flags)),
+    state: sessionState(
+      known.map(({ batch, revision }) => standingOf({ batch, revision, log, packs, list, tasks, drawnMl: drawn.get(batch.id) ?? 0 }).flags),
+    ),
     dishes: known.map((k) => k.revision.name),
   };
 }
@@ -116,7 +145,7 @@ export function sessionView(
   world: World,
   now: Instant,
 ): SessionView {
-  const { log, found, known, list, tasks } = prepare(session, events, world);
+  const { log, found, known, list, tasks, dishes, drawn } = prepare(session, events, world);
   const count = (kind: string): number => world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
   const progress = new Map(
     tasks.flatMap((t): [string, Progress][] => {
@@ -131,10 +160,12 @@ export function sessionView(
   let frees = freeAtFirst;
   const batches: BatchView[] = [];
   for (const { batch, revision } of known) {
-    const { view, frees: left } = batchView({ batch, revision, log, packs, frees, list, tasks }, world);
+    const { view, frees: left } = batchView({ batch, revision, log, packs, frees, list, tasks, drawnMl: drawn.get(batch.id) ?? 0 }, world);
     batches.push(view);
     frees = left;
   }
+  const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / b.yield.portionMl]));
+  const bases = baseNeeds(dishes, world, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
   const cooling = batches.flatMap((b) => {
@@ -181,7 +212,8 @@ export function sessionView(
     ...(planned.ok
       ? { schedule: planned.schedule }
       : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
+    bases,
     cooling,
-    fit: fitCheck({ batches, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
+    fit: fitCheck({ batches, bases, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
   };
 }

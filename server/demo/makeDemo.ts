@@ -157,7 +157,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
       { id: 'cook_joaquim', name: 'Joaquim' },
       { id: 'cook_neighbour', name: 'Neighbour' },
     ],
-    dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('broth', 8), of('millet', 56)],
+    dishes: [of('stew', 12), of('meatballs', 12), of('gratin', 8), of('lentils', 8), of('base', 12), of('broth', 8), of('millet', 56)],
   });
   const list = sessionView(big, [], [], worldOf(db), now).list.flatMap((x) => x.lines);
   for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle)))

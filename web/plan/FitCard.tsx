@@ -1,4 +1,4 @@
-import { sayMinutes, sayVolume } from '#core/kitchen';
+import { sayMinutes, sayPortions, sayVolume } from '#core/kitchen';
 import { type SessionView } from '#core/session';
 import { Why } from '../app/ui.tsx';
 
@@ -12,7 +12,13 @@ export function FitCard({ view, busy }: { view: SessionView | undefined; busy: b
         view.fit.rows.map((r) => {
           const share = r.have > 0 ? r.need / r.have : r.need > 0 ? 2 : 0;
           const say = (n: number): string =>
-            r.unit === 'ml' ? sayVolume(Math.round(n / 100) * 100) : r.unit === 'min' ? sayMinutes(n) : String(n);
+            r.unit === 'ml'
+              ? sayVolume(Math.round(n / 100) * 100)
+              : r.unit === 'min'
+                ? sayMinutes(n)
+                : r.unit === 'portion'
+                  ? sayPortions(n)
+                  : String(n);
           return (
             <div key={r.id} style={{ marginBottom: 12 }}>
               <div className="row" style={{ justifyContent: 'space-between' }}>

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Batch, Session } from '#core/contract';
-import { countOf, daysFrom, sayMass, sayMinutes, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
+import { countOf, daysFrom, listOf, sayMass, sayMinutes, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import { portionName, type RecipeBrief, type SessionView } from '#core/session';
 import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery } from '../app/api.ts';
@@ -108,6 +108,20 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
     )
     .toSorted((a, b) => a.portionsInStore - b.portionsInStore)
     .slice(0, 7);
+  const add = (r: RecipeBrief, portions: number): void =>
+    setPicks([
+      ...picks,
+      {
+        batch: {
+          id: newId(),
+          recipeId: r.recipe.id,
+          revisionId: r.recipe.revisionId,
+          portions,
+          ...(r.yieldFactor !== undefined && { yieldFactor: r.yieldFactor }),
+        },
+        text: String(portions),
+      },
+    ]);
   const save = async (): Promise<void> => {
     await write([{ table: 'session', id: draft.id, data: draft }], `${draft.name} is planned for ${sayWeekday(draft.day)}`);
     void navigate(`/shop/${draft.id}`);
@@ -221,6 +235,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                         </Link>
                         <div className="sub" style={{ fontSize: 15 }}>
                           <PackingWords view={view} batchId={p.batch.id} />
+                          {p.batch.unsalted ? `; ${sayPortions(p.batch.unsalted)} dipped out before the salt` : ''}
                         </div>
                       </div>
                       <input
@@ -264,6 +279,26 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                   {p}
                 </p>
               ))}
+            {view?.bases.map((b) => {
+              const brief = recipes.find((r) => r.recipe.id === b.recipeId);
+              const own = picks.some((p) => p.batch.recipeId === b.recipeId);
+              const wanted = Math.ceil((b.asked - b.inStore) * 4 - 1e-6) / 4;
+              return (
+                <div key={b.recipeId} className={`note${b.short > 0.01 ? ' warn' : ''} row wrap`} style={{ marginTop: 8 }}>
+                  <span className="grow">
+                    <b>{b.name}</b>: {sayPortions(Math.ceil(b.asked * 4 - 1e-6) / 4)} drawn by {listOf(b.draws.map((d) => d.name))}
+                    {b.made > 0 ? `, ${sayPortions(b.made)} made here` : ''}
+                    {b.inStore > 0 ? `, ${sayPortions(b.inStore)} in store` : ''}
+                    {b.short > 0.01 ? '; not enough yet' : ''}.
+                  </span>
+                  {b.short > 0.01 && brief && !own && (
+                    <button type="button" className="btn o s" onClick={() => add(brief, Math.max(brief.servings, wanted))}>
+                      Cook {sayPortions(Math.max(brief.servings, wanted))} of it too
+                    </button>
+                  )}
+                </div>
+              );
+            })}
             {check.error && (
               <p className="note bad" role="alert" style={{ marginTop: 8 }}>
                 {sayError(check.error).message}
@@ -310,20 +345,7 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                       type="button"
                       className="btn o s"
                       aria-label={`Add ${r.recipe.name}`}
-                      onClick={() =>
-                        setPicks([
-                          ...picks,
-                          {
-                            batch: {
-                              id: newId(),
-                              recipeId: r.recipe.id,
-                              revisionId: r.recipe.revisionId,
-                              portions: r.servings * (r.recipe.kind === 'meal' ? 2 : 1),
-                            },
-                            text: String(r.servings * (r.recipe.kind === 'meal' ? 2 : 1)),
-                          },
-                        ])
-                      }
+                      onClick={() => add(r, r.servings * (r.recipe.kind === 'meal' ? 2 : 1))}
                     >
                       Add
                     </button>

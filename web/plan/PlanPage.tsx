@@ -28,6 +28,8 @@ export function PlanPage() {
           recipeId: brief.recipe.id,
           revisionId: brief.recipe.revisionId,
           portions: Number(params.get('portions')) || brief.servings,
+          ...(brief.yieldFactor !== undefined && { yieldFactor: brief.yieldFactor }),
+          ...(Number(params.get('unsalted')) > 0 && { unsalted: Number(params.get('unsalted')) }),
         },
       ]
     : [];
