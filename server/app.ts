@@ -8,6 +8,7 @@ import { pinoHttp } from 'pino-http';
 import { z } from 'zod';
 import { instantSchema } from '#core/contract';
 import { guard } from './access/guard.ts';
+import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
 import { fileRoutes } from './files/index.ts';
@@ -110,7 +111,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
       res.json({ now: ctx.clock.now() });
     });
   }
-  for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, packRoutes, storeRoutes, eatRoutes, fileRoutes])
+  for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, deviceRoutes, packRoutes, storeRoutes, eatRoutes, fileRoutes])
     app.use('/api', routes(ctx));
   app.use(
     '/api',

@@ -82,9 +82,10 @@ export const eventData = {
   taskExtended: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), minutes: z.number().int().min(1).max(600) }),
   weighed: z.object({
     batchId: idSchema,
-    grossG: z.number().positive().max(200_000),
-    tareG: z.number().min(0).max(50_000),
-    netG: z.number().positive().max(200_000),
+    /** Grams on the scale; absent when it was measured by volume. */
+    grossG: z.number().positive().max(200_000).optional(),
+    tareG: z.number().min(0).max(50_000).optional(),
+    netG: z.number().positive().max(200_000).optional(),
     volumeMl: z.number().positive().max(200_000),
     /** Weighed, dipped with a ruler, or ladled out; weighed when absent. */
     by: z.enum(['scale', 'ruler', 'ladle']).optional(),

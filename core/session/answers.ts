@@ -217,6 +217,22 @@ export interface ReferenceAnswer {
   rows: { row: ReferenceRow; state: 'shipped' | 'edited' | 'own' }[];
 }
 
+/** What a scale shows at a moment. */
+export interface ScaleReading {
+  grams: number;
+  /** It has come to rest. */
+  stable: boolean;
+  /** More lies on it than it can weigh; the figure says nothing. */
+  overload: boolean;
+  capacityG: number;
+  stepG: number;
+  tared: boolean;
+  at: Instant;
+  name: string;
+  /** A stand-in that ships with Tambo. */
+  simulated: boolean;
+}
+
 /** Days away read from a calendar file, and what was left out. */
 export interface CalendarAnswer {
   entries: { uid: string; from: Day; to: Day; label: string }[];

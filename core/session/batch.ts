@@ -57,7 +57,11 @@ export function yieldOf(batch: Batch, revision: Revision, log: SessionLog): Batc
   const density = revision.density?.gPerMl;
   // without a density one litre is taken to weigh a kilo until a tub has been weighed; Pack says so and asks
   const portionMl = portionMlOf(revision) ?? revision.serving.amount;
-  if (weighed) return { ml: weighed.volumeMl, g: weighed.netG, how: 'weighed', portionMl, densityGPerMl: weighed.netG / weighed.volumeMl };
+  if (weighed) {
+    // measured by volume, the weight follows from the density where one is known
+    const g = weighed.netG ?? (density === undefined ? undefined : weighed.volumeMl * density);
+    return { ml: weighed.volumeMl, how: 'weighed', portionMl, ...(g !== undefined && { g, densityGPerMl: g / weighed.volumeMl }) };
+  }
   const ml = portionMl * batch.portions;
   return { ml, how: 'planned', portionMl, ...(density !== undefined && { g: ml * density, densityGPerMl: density }) };
 }

@@ -3,6 +3,7 @@ import type { Container } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
+import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fromPreset } from './presets.ts';
 
@@ -55,6 +56,7 @@ export function ContainerForm({
     cells: String(c.cells ?? 14),
     cost: c.costCents === undefined ? '' : String(c.costCents / 100),
   });
+  const [reading, setReading] = useState(false);
   const preset = (row: ReferenceRow): void => {
     const next = { ...c, ...fromPreset(row), presetId: row.id };
     setC(next);
@@ -135,6 +137,12 @@ export function ContainerForm({
         <Field label="Empty weight" unit="g" type="number" width={120} value={t.tare} onChange={(v) => setT({ ...t, tare: v })} />
         <Field label="One costs" type="number" width={100} value={t.cost} onChange={(v) => setT({ ...t, cost: v })} />
         {celled.has(c.shape) && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
+      </div>
+      <div>
+        <button type="button" className="link" aria-expanded={reading} onClick={() => setReading(!reading)}>
+          weigh an empty one
+        </button>
+        {reading && <ScaleReader onTake={(g) => setT({ ...t, tare: String(g) })} takes="That is its weight" />}
       </div>
       <div className="row wrap">
         <Pick

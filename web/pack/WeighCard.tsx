@@ -1,16 +1,71 @@
 import { useState } from 'react';
-import type { Equipment } from '#core/contract';
+import type { Equipment, EventData } from '#core/contract';
+import { dipped, ladled, sayMeasureError } from '#core/cook';
 import { sayMass, sayVolume } from '#core/kitchen';
 import { type BatchView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
-import { Field } from '../kitchen/fields.tsx';
+import { ScaleReader } from '../devices/ScaleReader.tsx';
+import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
 
-const grams = (text: string): number | undefined => {
-  const n = Number(text.replace(',', '.'));
-  return text.trim() !== '' && Number.isFinite(n) && n > 0 ? n : undefined;
-};
+type How = 'scale' | 'ruler' | 'ladle';
+const hows: readonly (readonly [How, string])[] = [
+  ['scale', 'On the scale'],
+  ['ruler', 'With a ruler'],
+  ['ladle', 'In ladles'],
+];
+
+/** Measured, or in words why not. */
+type Measured = { ok: true; data: Omit<EventData<'weighed'>, 'batchId'>; says: string } | { ok: false; says: string; bad: boolean };
+
+const none = (says: string, bad = false): Measured => ({ ok: false, says, bad });
+const range = (m: { low: number; high: number }): string =>
+  `${sayVolume(Math.round(m.low / 50) * 50)} to ${sayVolume(Math.round(m.high / 50) * 50)}`;
+
+interface Typed {
+  gross: string;
+  tubMl: string;
+  tubG: string;
+  depth: string;
+  ladles: string;
+  ladleMl: string;
+}
 
 /** Pot on the scale: gross less the pot's own weight gives what came out; a missing density is asked for once with one tub. */
+function byScale(t: Typed, pot: Equipment | undefined, known: number | undefined): Measured {
+  const g = numberOf(t.gross);
+  if (g === undefined)
+    return none(known === undefined ? 'Its weight per litre is not known yet: fill one tub to its line and weigh it, once.' : '');
+  const tare = pot?.tareG ?? 0;
+  const net = g - tare;
+  const [tubG, tubMl] = [numberOf(t.tubG), numberOf(t.tubMl)];
+  const density = known ?? (tubG && tubMl ? tubG / tubMl : undefined);
+  if (net <= 0) return none(`That is less than the empty pot (${sayMass(tare)}). Check the pot or the figure; it is kept as typed.`, true);
+  if (density === undefined) return none('Its weight per litre is not known yet: fill one tub to its line and weigh it, once.');
+  if (density < 0.2 || density > 1.6) return none('A litre of food weighs between 200 g and 1.6 kg: check the tub.', true);
+  const ml = net / density;
+  return {
+    ok: true,
+    data: { grossG: g, tareG: tare, netG: Math.round(net), volumeMl: Math.round(ml) },
+    says: `${sayMass(Math.round(net))} of food, ${sayVolume(Math.round(ml))}.`,
+  };
+}
+
+function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined): Measured {
+  const typed = how === 'ruler' ? t.depth : t.ladles;
+  if (typed.trim() === '')
+    return none(
+      how === 'ruler'
+        ? 'Stand the ruler upright on the bottom and read where the food ends.'
+        : 'Count full ladles into the tubs; halves and quarters count.',
+    );
+  const n = numberOf(typed) ?? 0;
+  const r = how === 'ruler' ? dipped({ depthMm: n, pot: pot ?? {} }) : ladled({ ladles: n, ladleMl: numberOf(t.ladleMl) ?? 0 });
+  if (!r.ok) return none(sayMeasureError(r.why), true);
+  const ml = Math.round(r.measured.ml / 10) * 10;
+  return { ok: true, data: { volumeMl: ml, by: how }, says: `About ${sayVolume(ml)}, ${range(r.measured)} by how well it was read.` };
+}
+
+/** What came out: weighed, dipped with a ruler, or ladled, for pots too heavy for a kitchen scale. */
 export function WeighCard({
   b,
   sessionId,
@@ -23,71 +78,80 @@ export function WeighCard({
   onDone: () => void;
 }) {
   const { log } = useCommands();
-  const [gross, setGross] = useState('');
+  const [how, setHow] = useState<How>('scale');
   const [potId, setPot] = useState(pots[0]?.id ?? 'none');
-  const [tubMl, setTubMl] = useState('430');
-  const [tubG, setTubG] = useState('');
-  const tare = pots.find((p) => p.id === potId)?.tareG ?? 0;
-  const g = grams(gross);
-  const net = g === undefined ? undefined : g - tare;
+  const [reading, setReading] = useState(false);
+  const [t, setT] = useState<Typed>({ gross: '', tubMl: '430', tubG: '', depth: '', ladles: '', ladleMl: '' });
+  const set = (key: keyof Typed) => (value: string) => setT({ ...t, [key]: value });
+  const pot = pots.find((p) => p.id === potId);
   const known = b.revision.density?.gPerMl;
-  const fromTub = grams(tubG) !== undefined && grams(tubMl) !== undefined ? (grams(tubG) ?? 1) / (grams(tubMl) ?? 1) : undefined;
-  const density = known ?? fromTub;
-  const strange = density !== undefined && (density < 0.2 || density > 1.6);
-  const ml = net !== undefined && net > 0 && density !== undefined && !strange ? net / density : undefined;
+  const m = how === 'scale' ? byScale(t, pot, known) : byVolume(how, t, pot);
   const save = async (): Promise<void> => {
-    if (g === undefined || net === undefined || ml === undefined) return;
+    if (!m.ok) return;
     await log(
-      [
-        {
-          type: 'weighed',
-          subjects: [sessionId],
-          data: { batchId: b.batch.id, grossG: g, tareG: tare, netG: Math.round(net), volumeMl: Math.round(ml) },
-        },
-      ],
-      `${b.revision.name}: ${sayVolume(Math.round(ml))} came out`,
+      [{ type: 'weighed', subjects: [sessionId], data: { batchId: b.batch.id, ...m.data } }],
+      `${b.revision.name}: ${sayVolume(Math.round(m.data.volumeMl))} came out`,
     );
     onDone();
   };
   return (
     <section className="card" aria-label="Weigh">
-      <h2>Weigh the pot</h2>
-      <div className="row wrap" style={{ alignItems: 'flex-end', gap: 14 }}>
-        <Field label="Pot and food, grams" type="number" width={160} value={gross} onChange={setGross} />
-        <div>
-          <label className="lab" htmlFor="wp">
-            Which pot
-          </label>
-          <select id="wp" className="field" value={potId} onChange={(e) => setPot(e.currentTarget.value)}>
-            {pots.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-                {p.tareG ? `, ${sayMass(p.tareG)} empty` : ', weight not known'}
-              </option>
-            ))}
-            <option value="none">no pot, food alone</option>
-          </select>
+      <div className="cardhead">
+        <h2>What came out?</h2>
+        <div className="seg" role="group" aria-label="How it is measured">
+          {hows.map(([id, name]) => (
+            <button key={id} type="button" aria-pressed={how === id} onClick={() => setHow(id)}>
+              {name}
+            </button>
+          ))}
         </div>
-        {known === undefined && (
+      </div>
+      <div className="row wrap" style={{ alignItems: 'flex-end', gap: 14 }}>
+        {how === 'scale' && <Field label="Pot and food, grams" type="number" width={160} value={t.gross} onChange={set('gross')} />}
+        {how === 'ruler' && <Field label="Depth of the food, mm" type="number" width={170} value={t.depth} onChange={set('depth')} />}
+        {how === 'ladle' && (
           <>
-            <Field label="One tub filled to its line, ml" type="number" width={190} value={tubMl} onChange={setTubMl} />
-            <Field label="its food weighs, grams" type="number" width={160} value={tubG} onChange={setTubG} />
+            <Field label="Ladles" type="number" width={100} value={t.ladles} onChange={set('ladles')} />
+            <Field label="One ladle holds, ml" type="number" width={160} value={t.ladleMl} onChange={set('ladleMl')} />
           </>
         )}
-        <button type="button" className="btn" disabled={ml === undefined} onClick={() => void save()}>
+        {how !== 'ladle' && (
+          <Pick
+            label="Which pot"
+            value={potId}
+            options={[
+              ...pots.map(
+                (p) =>
+                  [
+                    p.id,
+                    how === 'scale'
+                      ? `${p.name}${p.tareG ? `, ${sayMass(p.tareG)} empty` : ', weight not known'}`
+                      : `${p.name}${p.diameterMm ? `, ${p.diameterMm} mm across` : ', width not known'}`,
+                  ] as const,
+              ),
+              ...(how === 'scale' ? ([['none', 'no pot, food alone']] as const) : []),
+            ]}
+            onChange={setPot}
+          />
+        )}
+        {how === 'scale' && known === undefined && (
+          <>
+            <Field label="One tub filled to its line, ml" type="number" width={190} value={t.tubMl} onChange={set('tubMl')} />
+            <Field label="its food weighs, grams" type="number" width={160} value={t.tubG} onChange={set('tubG')} />
+          </>
+        )}
+        {how === 'scale' && (
+          <button type="button" className="btn o" aria-expanded={reading} onClick={() => setReading(!reading)}>
+            Read the scale
+          </button>
+        )}
+        <button type="button" className="btn" disabled={!m.ok} onClick={() => void save()}>
           Take this
         </button>
       </div>
-      <p className="sub" style={{ marginTop: 8, fontSize: 15 }} role="status">
-        {net !== undefined && net <= 0
-          ? `That is less than the empty pot (${sayMass(tare)}). Check the pot or the figure; it is kept as typed.`
-          : strange
-            ? 'A litre of food weighs between 200 g and 1.6 kg: check the tub.'
-            : ml !== undefined && net !== undefined
-              ? `${sayMass(Math.round(net))} of food, ${sayVolume(Math.round(ml))}.`
-              : known === undefined
-                ? 'Its weight per litre is not known yet: fill one tub to its line and weigh it, once.'
-                : `Planned: ${sayVolume(Math.round(b.yield.ml))}. Without weighing, that stands, marked as planned.`}
+      {how === 'scale' && reading && <ScaleReader onTake={(g) => set('gross')(String(g))} takes="Into the field" />}
+      <p className={!m.ok && m.bad ? 'note bad' : 'sub'} style={{ marginTop: 8, fontSize: 15 }} role="status">
+        {m.says || `Planned: ${sayVolume(Math.round(b.yield.ml))}. Without measuring, that stands, marked as planned.`}
       </p>
     </section>
   );

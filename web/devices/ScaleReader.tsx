@@ -1,0 +1,100 @@
+import { useEffect, useState } from 'react';
+import { sayMass } from '#core/kitchen';
+import type { ScaleReading } from '#core/session';
+import { standIn, type ScaleSource } from './scaleSource.ts';
+
+/** How often a page looks at the scale while it is open. */
+const everyMs = 350;
+
+/** The scale, live: what it shows, whether it rests, tare, and taking the figure. The stand-in's hand stands below it. */
+export function ScaleReader({
+  source = standIn,
+  onTake,
+  takes = 'Take this',
+}: {
+  source?: ScaleSource;
+  onTake: (grams: number) => void;
+  takes?: string;
+}) {
+  const [reading, setReading] = useState<ScaleReading>();
+  const [problem, setProblem] = useState('');
+  const [put, setPut] = useState('');
+  useEffect(() => {
+    let going = true;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const look = async (): Promise<void> => {
+      try {
+        const r = await source.read();
+        if (going) {
+          setReading(r);
+          setProblem('');
+        }
+      } catch (error) {
+        if (going) setProblem(error instanceof Error ? error.message : 'The scale does not answer.');
+      }
+      if (going) timer = setTimeout(() => void look(), everyMs);
+    };
+    void look();
+    return () => {
+      going = false;
+      clearTimeout(timer);
+    };
+  }, [source]);
+  const put1 = Number(put.replace(',', '.'));
+  return (
+    <div className="scale" role="group" aria-label="Scale">
+      <div className="row wrap" style={{ gap: 14 }}>
+        <output className="scale-face" aria-live="off">
+          {reading ? (reading.overload ? 'too heavy' : sayMass(reading.grams)) : '–'}
+        </output>
+        <span role="status" className={reading?.stable ? 'tag l' : 'tag s'}>
+          {!reading ? 'one moment' : reading.overload ? `more than ${sayMass(reading.capacityG)}` : reading.stable ? 'at rest' : 'settling'}
+        </span>
+        <button
+          type="button"
+          className="btn o"
+          onClick={() => void source.tare().then(setReading, () => setProblem('The scale does not answer.'))}
+        >
+          To zero
+        </button>
+        <button
+          type="button"
+          className="btn"
+          disabled={!reading?.stable || reading.grams <= 0}
+          onClick={() => reading && onTake(reading.grams)}
+        >
+          {takes}
+        </button>
+      </div>
+      {reading?.overload && <p style={{ marginTop: 8 }}>A full pot is too heavy for it: measure with a ruler or ladle it out instead.</p>}
+      {problem && (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      )}
+      {source.put && (
+        <form
+          className="row wrap"
+          style={{ gap: 8, marginTop: 10 }}
+          onSubmit={(e) => {
+            e.preventDefault();
+            if (put1 >= 0) void source.put?.(put1).then(setReading, () => setProblem('That cannot be put on it.'));
+          }}
+        >
+          <span className="sub">{reading?.name ?? 'Stand-in scale'}: no scale is connected, so say what lies on it,</span>
+          <input
+            className="field"
+            style={{ width: 92, textAlign: 'right' }}
+            inputMode="decimal"
+            aria-label="Grams on the stand-in scale"
+            value={put}
+            onChange={(e) => setPut(e.currentTarget.value)}
+          />
+          <button type="submit" className="btn o s" disabled={!(put1 >= 0) || put.trim() === ''}>
+            g, put it on
+          </button>
+        </form>
+      )}
+    </div>
+  );
+}
