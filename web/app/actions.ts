@@ -5,6 +5,8 @@ export const actions: readonly FindEntry[] = (
   [
     ['log', 'Log a meal', '/eat?log=1', 'eaten who ate what'],
     ['newRecipe', 'Bring in a recipe', '/recipes/new', 'import file new add'],
+    ['feel', 'Cook by feel', '/recipes/feel', 'pour pinch without measuring'],
+    ['larder', 'Ingredients: weights, prices, how they keep', '/kitchen?tab=larder', 'larder trim density price'],
     ['newPlan', 'Plan a session', '/plan?new=1', 'new cook saturday'],
     ['count', 'Count what is in the freezer', '/store/count', 'first count stocktake enter'],
     ['settle', 'Settle what was probably eaten', '/eat?settle=1', 'doubtful weekly forgot'],

@@ -18,6 +18,7 @@ export const router = createBrowserRouter([
       { index: true, element: <TodayPage /> },
       { path: 'recipes', lazy: lazy(() => import('../recipe/RecipesPage.tsx'), 'RecipesPage') },
       { path: 'recipes/new', lazy: lazy(() => import('../recipe/ImportPage.tsx'), 'ImportPage') },
+      { path: 'recipes/feel', lazy: lazy(() => import('../recipe/FeelPage.tsx'), 'FeelPage') },
       { path: 'recipes/:id', lazy: lazy(() => import('../recipe/RecipePage.tsx'), 'RecipePage') },
       { path: 'plan', lazy: lazy(() => import('../plan/PlanPage.tsx'), 'PlanPage') },
       { path: 'plan/:id', lazy: lazy(() => import('../plan/PlanPage.tsx'), 'PlanPage') },

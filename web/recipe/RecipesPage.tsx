@@ -43,6 +43,9 @@ export function RecipesPage() {
         title="Recipes"
         lead={`${data.length} of your own, ${data.filter((r) => r.portionsInStore > 0).length} of them in the freezer.`}
       >
+        <Link className="btn o" to="/recipes/feel">
+          Cook by feel
+        </Link>
         <Link className="btn" to="/recipes/new">
           Bring in a recipe
         </Link>
