@@ -115,9 +115,11 @@ export function Stepper({
       >
         −
       </button>
-      <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">
-        {say(value)}
-      </span>
+      {say(value) !== '' && (
+        <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">
+          {say(value)}
+        </span>
+      )}
       <button
         type="button"
         className="step"

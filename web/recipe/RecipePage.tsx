@@ -70,7 +70,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
       </PageHead>
       {unconfirmed && <ReviewCard recipe={data.recipe} revision={revision} />}
       <ScaleBar data={data} s={s} />
-      <div className="grid twothirds" style={{ marginTop: 16 }}>
+      <div className="grid twothirds recipe" style={{ marginTop: 16 }}>
         <div className="stack">
           {scaled && (
             <Amounts

@@ -289,7 +289,9 @@ export function ScaleBar({ data, s }: { data: RecipeAnswer; s: Scaling }) {
             {sayTargetError(error)} Nothing else was changed; the last amounts are not shown so that nobody cooks by them.
           </p>
         )}
-        {error?.why === 'nothingOnHand' && draft.by === 'have' && <p className="sub">{sayTargetError(error)}</p>}
+        {error?.why === 'nothingOnHand' && draft.by === 'have' && (
+          <p className="sub">{sayTargetError(error)} Until then the amounts are as written.</p>
+        )}
       </div>
     </section>
   );

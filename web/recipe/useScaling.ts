@@ -37,7 +37,13 @@ export function useScaling(data: RecipeAnswer): Scaling {
     [finder, data, units],
   );
   const result = useMemo(() => scaleTo(data.revision, targetOf(data, draft), options), [data, draft, options]);
-  const scaled = result.ok ? result.scaled : undefined;
+  // until something is on hand, the written size stands
+  const waiting = !result.ok && result.why === 'nothingOnHand';
+  const written = useMemo(
+    () => (waiting ? scaleTo(data.revision, { by: 'portions', portions: data.revision.servings }, options) : undefined),
+    [waiting, data, options],
+  );
+  const scaled = result.ok ? result.scaled : written?.ok ? written.scaled : undefined;
   const unsalted = numberIn(draft.unsalted);
   const split = scaled && draft.unsalted.trim() !== '' && unsalted !== 0 ? splitPot(scaled, unsalted, options) : undefined;
   useEffect(() => {

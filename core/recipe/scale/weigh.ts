@@ -18,6 +18,8 @@ export interface LineFacts {
 
 const leaveners = /salt|yeast|baking powder|bicarbonate|gelatine|cure/i;
 const poured = new Set(['oils_sauces', 'drinks_other']);
+/** What is written by the jug and not known otherwise is poured: a base, a sauce of one's own. */
+const jugUnits = new Set<string>(['ml', 'cl', 'dl', 'l']);
 const weighedAisles = new Set(['meat', 'fish']);
 
 /** Edible grams of an amount of a line, with the reason, or why it cannot be weighed. */
@@ -53,7 +55,7 @@ function factsOf(line: Line, finder: IngredientFinder): LineFacts {
     ...(row && { row }),
     ...(mass.g !== undefined && { writtenG: mass.g }),
     ...(density && { gPerMl: density.gPerMl }),
-    pour: row ? row.density.liquid !== undefined || row.baseState === 'liquid' || poured.has(row.aisle) : false,
+    pour: row ? row.density.liquid !== undefined || row.baseState === 'liquid' || poured.has(row.aisle) : jugUnits.has(line.unit ?? ''),
     weighOnly: row ? weighedAisles.has(row.aisle) : false,
     tight: line.scaling.rule === 'ratio' || leaveners.test(line.name),
     because: mass.because,
