@@ -39,7 +39,7 @@ export const ingredientRowSchema = z.object({
   pieceGLarge: grams.optional(),
   /** Edible percent of bought weight. */
   ediblePct: z.number().min(1).max(100).optional(),
-  cookedMethod: z.string().max(60).optional(),
+  cookedMethod: z.string().max(160).optional(),
   /** Cooked grams by raw, edible grams. */
   cookedFactor: z.number().min(0.1).max(12).optional(),
   contains: z.array(z.string().max(40)),
