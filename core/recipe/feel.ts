@@ -89,7 +89,7 @@ export function linesOf(pours: readonly Pour[], finder: IngredientFinder, id: (n
       written: `${text} ${t.name}`,
       amount: t.amount,
       unit: t.unit,
-      item: row ? { type: 'ingredient', id: row.id } : { type: 'unmatched' },
+      item: t.ingredientId ? { type: 'ingredient', id: t.ingredientId } : { type: 'unmatched' },
       name: t.name,
       moment: 'batch',
       scaling: byFeel || row?.aisle === 'spices' ? { rule: 'toTaste' } : { rule: 'proportional' },

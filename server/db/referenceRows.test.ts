@@ -1,16 +1,27 @@
 import { describe, expect, it } from 'vitest';
-import { ingredientRowSchema, lifeRowSchema, referenceRowSchema, referenceTables, type ReferenceRow, type ReferenceTable } from '#core/contract';
+import {
+  ingredientRowSchema,
+  lifeRowSchema,
+  referenceRowSchema,
+  referenceTables,
+  type ReferenceRow,
+  type ReferenceTable,
+} from '#core/contract';
 import { sources } from '#core/kitchen/data';
 import { testServer } from '../testing.ts';
 import { referenceRows } from './index.ts';
 
 const s = testServer();
-const tables = Object.fromEntries(referenceTables.map((t) => [t, referenceRows(s.db, t) as unknown as ReferenceRow[]])) as Record<ReferenceTable, ReferenceRow[]>;
+const tables = Object.fromEntries(referenceTables.map((t) => [t, referenceRows(s.db, t) as unknown as ReferenceRow[]])) as Record<
+  ReferenceTable,
+  ReferenceRow[]
+>;
 
 /** Low and high of a figure as a table has it: `3`, `"8-12"`, `{ low, high }`; undefined for words. */
 function spanOf(value: unknown): [low: number, high: number] | undefined {
   if (typeof value === 'number') return [value, value];
-  if (typeof value === 'object' && value !== null && 'low' in value) return [Number((value as { low: number }).low), Number((value as unknown as { high: number }).high)];
+  if (typeof value === 'object' && value !== null && 'low' in value)
+    return [Number((value as { low: number }).low), Number((value as unknown as { high: number }).high)];
   const m = /^(\d+(?:\.\d+)?)\s*-\s*(\d+(?:\.\d+)?)$/.exec(String(value ?? ''));
   return m ? [Number(m[1]), Number(m[2])] : undefined;
 }
@@ -51,7 +62,9 @@ describe('shipped reference rows', () => {
       expect(schema.safeParse(row).error?.issues, row.id).toBeUndefined();
       // some rows name a rule or a place beside the body: "UK 80 g veg count", "NATL (Nordic, Ireland)"
       const codes = row.source.match(/\b[A-Z][A-Za-z]*(?:-[A-Z]+)?\b/g) ?? [];
-      expect(codes.some((code) => sources[code] !== undefined) || /^(UK|US|EU)\b/.test(row.source), `${row.id}: source ${row.source}`).toBe(true);
+      expect(codes.some((code) => sources[code] !== undefined) || /^(UK|US|EU)\b/.test(row.source), `${row.id}: source ${row.source}`).toBe(
+        true,
+      );
       expect(row.conf).toMatch(/^(A|B|confirm)/);
     }
   });
@@ -104,7 +117,11 @@ describe('shipped reference rows', () => {
     for (const row of referenceRows(s.db, 'ingredient'))
       for (const ref of row.refRows ?? []) {
         const hit = byPrefix.find(([prefix]) => ref.startsWith(prefix));
-        if (hit) expect(tables[hit[1]].some((r) => r.id === ref.slice(hit[0].length)), `${row.id}: ${ref}`).toBe(true);
+        if (hit)
+          expect(
+            tables[hit[1]].some((r) => r.id === ref.slice(hit[0].length)),
+            `${row.id}: ${ref}`,
+          ).toBe(true);
       }
   });
 });

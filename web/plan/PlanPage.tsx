@@ -45,7 +45,14 @@ export function PlanPage() {
   };
   const initial: Session = {
     ...base,
-    batches: [...base.batches, ...added.filter((a) => !base.batches.some((b) => b.recipeId === a.recipeId))],
+    // what is on the plan already is cooked at the new size, not twice
+    batches: [
+      ...base.batches.map((b) => {
+        const again = added.find((a) => a.recipeId === b.recipeId);
+        return again ? { ...again, id: b.id } : b;
+      }),
+      ...added.filter((a) => !base.batches.some((b) => b.recipeId === a.recipeId)),
+    ],
   };
   const here = sessions.data.sessions.find((s) => s.id === id);
   const creating = params.get('new') === '1' || add !== null;

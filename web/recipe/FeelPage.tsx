@@ -132,11 +132,10 @@ export function FeelPage() {
   const navigate = useNavigate();
   const { write } = useCommands();
   const [draft, setDraft] = useState(keptDraft);
-  const [rows, setRows] = useState<ReadonlyMap<string, IngredientRow>>(new Map());
   const library = useRecipesQuery().data ?? [];
   const before = useRecipeQuery(draft.recipeId ?? '', { skip: !draft.recipeId }).data;
   useEffect(() => keepDraft(draft), [draft]);
-  const known = useMemo(() => new Map([...(before?.rows.map((r) => [r.id, r] as const) ?? []), ...rows]), [before, rows]);
+  const known = useMemo(() => new Map([...(before?.rows ?? []), ...draft.rows].map((r) => [r.id, r] as const)), [before, draft.rows]);
   const change = (p: Partial<FeelDraft>): void => setDraft((d) => ({ ...d, ...p }));
   const sums = tally(draft.pours);
   const last = before ? poursOf(before.revision.lines) : [];
@@ -197,7 +196,7 @@ export function FeelPage() {
           </section>
           <Next
             onPour={(p) => change({ pours: [...draft.pours, p] })}
-            rows={(found) => setRows(new Map([...rows, ...found.map((r) => [r.id, r] as const)]))}
+            rows={(found) => change({ rows: [...draft.rows.filter((r) => !found.some((f) => f.id === r.id)), ...found] })}
           />
           <Pot draft={draft} wentIn={wentInG(draft.pours, known)} change={change} />
         </div>

@@ -64,7 +64,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
         </a>
         {!unconfirmed && (
           <button type="button" className="btn" disabled={!scaled} onClick={plan}>
-            {open ? `Add to ${open.name}` : 'Plan it'}
+            {open ? `${open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'} ${open.name}` : 'Plan it'}
           </button>
         )}
       </PageHead>

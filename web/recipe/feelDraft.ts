@@ -9,13 +9,15 @@ export interface FeelDraft {
   recipeId?: string;
   name: string;
   pours: Pour[];
+  /** What is known of what went in. */
+  rows: IngredientRow[];
   emptyG: string;
   fullG: string;
   plates: string;
   minutes: string;
 }
 
-export const emptyDraft: FeelDraft = { name: '', pours: [], emptyG: '', fullG: '', plates: '4', minutes: '30' };
+export const emptyDraft: FeelDraft = { name: '', pours: [], rows: [], emptyG: '', fullG: '', plates: '4', minutes: '30' };
 
 const key = 'tambo.feel';
 
