@@ -30,7 +30,8 @@ const meal = packs.find((p) => p.kind === 'meal');
 const views = {
   today: '/',
   recipes: '/recipes',
-  recipe: `/recipes/${stew.recipe.id}?portions=17`,
+  recipe: `/recipes/${stew.recipe.id}?by=vessel&v=gear_pot9&unsalted=2`,
+  feel: '/recipes/feel',
   import: '/recipes/new',
   plan: `/plan/${next.id}`,
   shop: `/shop/${next.id}`,
@@ -44,6 +45,8 @@ const views = {
   kitchen: '/kitchen',
   containers: '/kitchen?tab=containers',
   pots: '/kitchen?tab=gear',
+  larder: '/kitchen?tab=larder&i=leek',
+  figures: '/kitchen?tab=figures',
   history: '/history',
   plans: '/plan',
   places: '/kitchen?tab=places',
@@ -55,6 +58,7 @@ const views = {
   worktop: `/worktop/${next.id}`,
 };
 const kept = [
+  'larder',
   'today',
   'recipes',
   'recipe',

@@ -14,6 +14,7 @@ import { inBrowser } from './browser.ts';
 import { figures, five, note, p95, timed } from './figures.ts';
 import { fillHousehold } from './household.ts';
 import { logUnderLoad } from './load.ts';
+import { scaleAlone, typeOnThePage } from './scaling.ts';
 
 const root = path.resolve(import.meta.dirname, '../..');
 const migrations = path.join(root, 'server/db/migrations');
@@ -35,6 +36,8 @@ note(
   'ms',
 );
 
+await scaleAlone();
+
 const open = openDb(path.join(folder, 'demo.sqlite'), migrations);
 const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, today });
 const inStore = await open.db.$count(schema.packState, ne(schema.packState.status, 'empty'));
@@ -51,6 +54,7 @@ const answers: number[] = [];
 for (let i = 0; i < 250; i += 1) answers.push(await ask());
 note("Today's API, p95 of 250 requests, 10,000 packs ever, about 400 in store, 50,000 events", p95(answers), 50, 'ms', 1);
 await inBrowser(server);
+await typeOnThePage(server);
 await logUnderLoad(server.address);
 await server.stop();
 rmSync(folder, { recursive: true, force: true });
