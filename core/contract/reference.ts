@@ -22,6 +22,8 @@ export const ingredientRowSchema = z.object({
   otherNames: z.array(z.string().max(80)).max(20),
   aisle: z.string().min(1).max(40),
   baseState: z.string().max(20).optional(),
+  /** Fibres halve the size it is cut to. */
+  texture: z.enum(['tender', 'stringy']).optional(),
   /** Grams per millilitre by state. */
   density: z.object({
     whole: gPerMl.optional(),

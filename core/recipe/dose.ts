@@ -1,3 +1,6 @@
+import type { Revision } from '#core/contract';
+import { sayPortions, sayVolume } from '#core/kitchen';
+
 export interface PiecesNeeded {
   pieces: number;
   massG: number;
@@ -47,4 +50,22 @@ export function standIn(pieces: number, dose: { amount: number; count: number })
 export function doseFor(ml: number, dose: { amount: number; perMl: number }): number {
   if (!(dose.perMl > 0) || !(ml >= 0)) throw new RangeError(`doseFor: expected a dose for some volume, got ${dose.perMl} ml`);
   return quarters((ml * dose.amount) / dose.perMl);
+}
+
+type Dose = NonNullable<Revision['dose']>;
+
+/**
+ * A concentrate's dose in words, for its page and its label.
+ * @param nameOf the plain name of an ingredient
+ * @example sayDose({ amount: 1, unit: 'tbsp', perMl: 500, noSalt: true }, nameOf) // ['1 tbsp for 500 ml, do not salt']
+ */
+export function sayDose(dose: Dose, nameOf: (ingredientId: string) => string): string[] {
+  const amount = `${sayPortions(dose.amount)} ${dose.unit === 'piece' ? (dose.amount === 1 ? 'piece' : 'pieces') : dose.unit}`;
+  const salt = dose.noSalt ? ', do not salt' : '';
+  return [
+    ...(dose.perMl !== undefined ? [`${amount} for ${sayVolume(dose.perMl)}${salt}`] : []),
+    ...(dose.insteadOf
+      ? [`${amount} = ${sayPortions(dose.insteadOf.count)} ${nameOf(dose.insteadOf.ingredientId)}${dose.perMl === undefined ? salt : ''}`]
+      : []),
+  ];
 }

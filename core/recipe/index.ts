@@ -16,7 +16,8 @@ export {
   type Want,
 } from './bases.ts';
 export { costOf, drawnCost, newestPrice, type Cost, type LineCost } from './cost.ts';
-export { doseFor, piecesFor, standIn, swapByWeight } from './dose.ts';
+export { cutSize, type CutSize } from './cut.ts';
+export { doseFor, piecesFor, sayDose, standIn, swapByWeight } from './dose.ts';
 export { compareRuns, linesOf, potBalance, pouredOf, poursOf, sayChanges, tally, type FeelChange, type Pour, type Tally } from './feel.ts';
 export { freezeFlags, type FreezeFlag } from './freeze.ts';
 export { learnedYield, nextMinutes, type Learned } from './learn.ts';

@@ -49,6 +49,10 @@ export function sayWhy(b: Because): string {
       return `${sayVolume(n(b, 'ml'))} boils off in ${p(b, 'min')} min whatever the size; in proportion it would be ${sayVolume(n(b, 'inProportionMl'))}, so the water makes up the difference`;
     case 'noWaterNeeded':
       return 'less boils off than the written water, so none is needed and it comes out a little thinner';
+    case 'stringyHalves':
+      return `stringy, so it is cut half as large as the ${p(b, 'from')} mm written`;
+    case 'cutAsWritten':
+      return 'cut as written';
     case 'noAmount':
       return 'written without an amount';
     case 'pieceWeight':

@@ -7,6 +7,7 @@ import { testLine, testRevision } from './fixtures.ts';
 import {
   compareRuns,
   costOf,
+  cutSize,
   doseFor,
   freezeFlags,
   learnedYield,
@@ -16,6 +17,8 @@ import {
   potBalance,
   pouredOf,
   readNote,
+  recipeGaps,
+  sayDose,
   scaleRecipe,
   splitPot,
   standIn,
@@ -219,6 +222,37 @@ describe('by feel and doses (ACCEPTANCE R10)', () => {
     expect(potBalance(2450, 5050, 3000)).toEqual({ ok: true, madeG: 2600, steamedG: 400 });
     expect(potBalance(2450, 2000, 3000)).toMatchObject({ ok: false, why: 'lighterThanEmpty' });
     expect(potBalance(2450, 9000, 3000)).toMatchObject({ ok: false, why: 'heavierThanPoured' });
+  });
+});
+
+describe('piece size (ACCEPTANCE R3)', () => {
+  it('stringy halves the cut, with its reason; tender stays', () => {
+    expect(cutSize(12, { texture: 'stringy' })).toEqual({ mm: 6, because: [{ code: 'stringyHalves', params: { from: 12 } }] });
+    expect(cutSize(12, { texture: 'tender' }).mm).toBe(12);
+    expect(cutSize(12, undefined).mm).toBe(12);
+    expect(() => cutSize(0, undefined)).toThrow(/above 0/);
+  });
+});
+
+describe('a dose in words', () => {
+  it.each([
+    [{ amount: 1, unit: 'tbsp' as const, perMl: 500, noSalt: true }, ['1 tbsp for 500\u00a0ml, do not salt']],
+    [{ amount: 1, unit: 'piece' as const, insteadOf: { ingredientId: 'garlic', count: 2 }, noSalt: false }, ['1 piece = 2 garlic']],
+  ])('%o', (dose, says) => expect(sayDose(dose, (id) => id)).toEqual(says));
+});
+
+describe('two amounts of one line', () => {
+  const flour = (written: string) =>
+    recipeGaps(
+      testRevision({
+        lines: [testLine('f', { name: 'flour', written, amount: '2', unit: 'cup', item: { type: 'ingredient', id: 'flour_plain' } })],
+        steps: [],
+      }),
+      finder,
+    ).filter((g) => g.gap === 'twoAmounts');
+  it('are told apart when they do not agree, by weight', () => {
+    expect(flour('2 cups (265 g) flour')).toEqual([]);
+    expect(flour('2 cups (500 g) flour')).toMatchObject([{ name: 'flour', second: '500\u00a0g' }]);
   });
 });
 

@@ -111,6 +111,8 @@ export interface RecipeAnswer {
   drawn: Revision[];
   /** Recipes that draw from this one. */
   drawnBy: Revision[];
+  /** Plain names of what its dose stands in for. */
+  doseNames: Record<string, string>;
   /** Concentrates of this household and what they stand in for. */
   doses: { recipeId: string; name: string; dose: NonNullable<Revision['dose']> }[];
 }
@@ -194,6 +196,8 @@ export interface KitchenAnswer {
   containers: { container: Container; free: number; toWash: number; wanted: number }[];
   places: { place: Place; room: PlaceRoom }[];
   presets: ReferenceRow[];
+  /** What each material bears. */
+  materials: Record<string, ReferenceRow>;
   /** Plain name by allergen code. */
   allergenNames: Record<string, string>;
 }

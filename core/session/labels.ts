@@ -1,7 +1,7 @@
 import type { Container, EventData, Revision } from '#core/contract';
 import { datesFor, lifeOf, sayDayYear, sayPortions, sayVolume, type LifeResult } from '#core/kitchen';
 import { outerMl, reheatText, thawHours, type LabelContent } from '#core/pack';
-import { addedSaltG, allergenLines, allergenWarnings, type ScaledRecipe } from '#core/recipe';
+import { addedSaltG, allergenLines, allergenWarnings, sayDose, type ScaledRecipe } from '#core/recipe';
 import { sayVague, type PackState } from '#core/store';
 import { allergensOf, type World } from './world.ts';
 
@@ -62,14 +62,17 @@ export function containerFacts(revision: Revision, container: Container | undefi
   const hours = thawHours(world.thaws, container, ml, cubes);
   const then = world.household.country === 'US' ? '' : ', then eat within 24\u00A0h';
   return {
-    reheat: reheatText(
-      world.reheats,
-      revision.reheatIds,
-      cubes ? undefined : container,
-      world.equipment,
-      world.materials,
-      world.household.country,
-    ),
+    reheat: [
+      ...(revision.dose ? sayDose(revision.dose, (id) => world.finder.byId(id)?.name ?? id) : []),
+      ...reheatText(
+        world.reheats,
+        revision.reheatIds,
+        cubes ? undefined : container,
+        world.equipment,
+        world.materials,
+        world.household.country,
+      ),
+    ].slice(0, 6),
     ...(hours && revision.kind !== 'aromatic' && { thaw: `${hours.low} to ${hours.high}\u00A0h in the fridge${then}` }),
   };
 }

@@ -34,6 +34,8 @@ export interface SessionView {
   tasks: TaskView[];
   schedule?: Schedule;
   scheduleError?: string;
+  /** What the cook wanted to do otherwise this time. */
+  notes: { recipeId: string; name: string; text: string }[];
   /** What dishes draw from bases, made here or in store. */
   bases: BaseNeed[];
   cooling: (CoolingClock & { batchId: string; name: string })[];
@@ -59,6 +61,12 @@ interface Planned {
   tasks: Task[];
   /** Of each base batch, what goes into other dishes. */
   drawn: Map<string, number>;
+}
+
+/** Notes for next time that no revision has taken up. */
+function notesOf(recipeId: string, revision: Revision, world: World): SessionView['notes'] {
+  const open = (world.recipe(recipeId)?.recipe.notes ?? []).filter((n) => !n.doneIn).map((n) => n.text);
+  return [...(revision.note ? [revision.note] : []), ...open].map((text) => ({ recipeId, name: revision.name, text }));
 }
 
 /** Salt of the portions that stay, where some are dipped out before it. */
@@ -212,6 +220,7 @@ export function sessionView(
     ...(planned.ok
       ? { schedule: planned.schedule }
       : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
+    notes: known.flatMap(({ batch, revision }) => notesOf(batch.recipeId, revision, world)),
     bases,
     cooling,
     fit: fitCheck({ batches, bases, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),

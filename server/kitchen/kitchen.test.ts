@@ -105,12 +105,10 @@ describe('devices and files', () => {
     expect((await request(s.app).post('/api/devices/scale/put').send({ grams: -1 })).status).toBe(422);
   });
   it('a calendar is read into days away, and anything else refused in words', async () => {
-    const good = await request(s.app)
-      .post('/api/calendar/read')
-      .send({
-        fileName: 'a.ics',
-        text: 'BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\nUID:a\nSUMMARY:Away\nDTSTART;VALUE=DATE:20261206\nEND:VEVENT\nEND:VCALENDAR',
-      });
+    const good = await request(s.app).post('/api/calendar/read').send({
+      fileName: 'a.ics',
+      text: 'BEGIN:VCALENDAR\nVERSION:2.0\nBEGIN:VEVENT\nUID:a\nSUMMARY:Away\nDTSTART;VALUE=DATE:20261206\nEND:VEVENT\nEND:VCALENDAR',
+    });
     expect(good.body).toMatchObject({ entries: [{ from: '2026-12-06', label: 'Away' }] });
     const bad = await request(s.app).post('/api/calendar/read').send({ fileName: 'list.txt', text: 'eggs' });
     expect(bad.status).toBe(422);

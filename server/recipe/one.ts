@@ -84,6 +84,9 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     freezing: freezeFlags(revision.lines, world.finder, tables),
     drawn,
     drawnBy: library.filter((r) => drawLines(r).some((l) => l.item.type === 'recipe' && l.item.id === id)),
+    doseNames: Object.fromEntries(
+      [revision.dose?.insteadOf?.ingredientId].flatMap((x) => (x === undefined ? [] : [[x, world.finder.byId(x)?.name ?? x]])),
+    ),
     doses: library.flatMap((r) => (r.dose ? [{ recipeId: r.recipeId, name: r.name, dose: r.dose }] : [])),
   };
 }

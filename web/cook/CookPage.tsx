@@ -187,6 +187,23 @@ export function CookPage() {
               })}
             </ol>
           </section>
+          {view.notes.length > 0 && (
+            <section className="card" aria-label="From last time">
+              <h2>From last time</h2>
+              <ul className="rows">
+                {view.notes.map((n) => (
+                  <li key={n.recipeId + n.text}>
+                    <div className="grow">
+                      “{n.text}” <span className="sub">{n.name}</span>
+                    </div>
+                    <Link to={`/recipes/${n.recipeId}`} className="link s">
+                      change the amount
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <Cautions list={cautionsFor([...hazards, 'cooling'], frame.household.country)} title="While you cook" />
         </div>
       )}

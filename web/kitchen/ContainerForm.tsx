@@ -19,14 +19,35 @@ const materials: readonly (readonly [string, string])[] = [
   ['m_glass_boro', 'borosilicate glass'],
 ];
 
+const heatWords = [
+  ['freezer', 'in the freezer'],
+  ['freezerToOven', 'from there to the oven'],
+  ['freezerToMicrowave', 'to the microwave'],
+  ['freezerToHob', 'to the hob'],
+] as const;
+
+/** What its material bears, by the table; the maker's word comes first. */
+function Bears({ row }: { row: ReferenceRow | undefined }) {
+  if (!row) return null;
+  const said = heatWords.flatMap(([column, words]) => (row[column] === undefined ? [] : [`${words}: ${String(row[column])}`]));
+  return (
+    <p className="sub">
+      {String(row.material)}, {said.join('; ')}
+      {row.note ? `. ${String(row.note)}` : ''}. Makers’ marks come first ({row.source}).
+    </p>
+  );
+}
+
 /** A container: one tap from a common one, then how many; every figure may be corrected. */
 export function ContainerForm({
   container,
   presets,
+  materials: bears,
   onClose,
 }: {
   container: Container | undefined;
   presets: readonly ReferenceRow[];
+  materials: Readonly<Record<string, ReferenceRow>>;
   onClose: () => void;
 }) {
   const { write } = useCommands();
@@ -144,6 +165,7 @@ export function ContainerForm({
         </button>
         {reading && <ScaleReader onTake={(g) => setT({ ...t, tare: String(g) })} takes="That is its weight" />}
       </div>
+      <Bears row={bears[c.materialId]} />
       <div className="row wrap">
         <Pick
           label="Shape"

@@ -23,6 +23,7 @@ interface Typed {
   low: string;
   high: string;
   freezeNote: string;
+  liner: string;
   density: Record<(typeof states)[number], string>;
 }
 
@@ -38,12 +39,23 @@ const typedFrom = (row: IngredientRow): Typed => ({
   low: text(row.keepDaysLow),
   high: text(row.keepDaysHigh),
   freezeNote: row.freezeNote ?? '',
+  liner: row.liner ?? '',
   density: Object.fromEntries(states.map((s) => [s, text(row.density[s])])) as Typed['density'],
 });
 
 /** The row that the form says; empty fields stay away. */
 function rowFrom(row: IngredientRow, t: Typed): unknown {
-  const { pieceName: _a, pieceG: _b, ediblePct: _c, cookedFactor: _d, keepDaysLow: _e, keepDaysHigh: _f, freezeNote: _g, ...rest } = row;
+  const {
+    pieceName: _a,
+    pieceG: _b,
+    ediblePct: _c,
+    cookedFactor: _d,
+    keepDaysLow: _e,
+    keepDaysHigh: _f,
+    freezeNote: _g,
+    liner: _h,
+    ...rest
+  } = row;
   const num = (key: string, value: string) => (value.trim() === '' ? {} : { [key]: numberOf(value) ?? NaN });
   return {
     ...rest,
@@ -58,6 +70,7 @@ function rowFrom(row: IngredientRow, t: Typed): unknown {
     ...num('cookedFactor', t.cooked),
     ...num('keepDaysLow', t.low),
     ...num('keepDaysHigh', t.high),
+    ...(t.liner.trim() && { liner: t.liner.trim() }),
     ...(t.freezeNote.trim() && { freezeNote: t.freezeNote.trim() }),
     density: Object.fromEntries(states.flatMap((s) => (t.density[s].trim() === '' ? [] : [[s, numberOf(t.density[s]) ?? NaN]]))),
   };
@@ -354,6 +367,18 @@ export function IngredientCard({
             onChange={(washBeforeStoring) => setBase({ ...base, washBeforeStoring })}
           />
         </div>
+        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Field label="Wrapped or lined with" value={t.liner} onChange={set('liner')} />
+          <Pick
+            label="When cut"
+            value={base.texture ?? 'tender'}
+            options={[
+              ['tender', 'tender: cut as written'],
+              ['stringy', 'stringy: cut half as large'],
+            ]}
+            onChange={(texture) => setBase({ ...base, texture })}
+          />
+        </div>
         <div>
           <span className="lab">Holds by nature</span>
           <div className="chips">
@@ -374,6 +399,24 @@ export function IngredientCard({
             ))}
           </div>
         </div>
+        {base.allergenCheck !== 'plain' && (
+          <div>
+            <span className="lab">A bought pack may hold</span>
+            <div className="chips">
+              {Object.entries(data.allergenNames)
+                .filter(([id]) => !base.contains.includes(id))
+                .map(([id, name]) => (
+                  <Toggle
+                    key={id}
+                    on={base.mayHold.includes(id)}
+                    onChange={(on) => setBase({ ...base, mayHold: on ? [...base.mayHold, id] : base.mayHold.filter((m) => m !== id) })}
+                  >
+                    {name}
+                  </Toggle>
+                ))}
+            </div>
+          </div>
+        )}
         <Pick
           label="Its allergens are"
           value={base.allergenCheck}

@@ -29,7 +29,12 @@ export function Containers({ data }: { data: KitchenAnswer }) {
         </div>
       </section>
       {editing && (
-        <ContainerForm container={editing === 'new' ? undefined : editing} presets={data.presets} onClose={() => setEditing(undefined)} />
+        <ContainerForm
+          container={editing === 'new' ? undefined : editing}
+          presets={data.presets}
+          materials={data.materials}
+          onClose={() => setEditing(undefined)}
+        />
       )}
     </>
   );

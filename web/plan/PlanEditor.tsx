@@ -235,6 +235,13 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
                         </Link>
                         <div className="sub" style={{ fontSize: 15 }}>
                           <PackingWords view={view} batchId={p.batch.id} />
+                          {view?.notes
+                            .filter((n) => n.recipeId === p.batch.recipeId)
+                            .map((n) => (
+                              <span key={n.text} style={{ display: 'block', color: 'var(--saffron)' }}>
+                                Last time you noted: “{n.text}”
+                              </span>
+                            ))}
                           {p.batch.unsalted ? `; ${sayPortions(p.batch.unsalted)} dipped out before the salt` : ''}
                         </div>
                       </div>

@@ -1,7 +1,7 @@
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { capital, sayMass, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
-import { measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
+import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
@@ -24,6 +24,8 @@ function tinsOf(l: ScaledLine, row: LineFacts['row']): string | undefined {
 interface RowProps {
   l: ScaledLine;
   tins: string | undefined;
+  /** Millimetres to cut to. */
+  cut: number | undefined;
   out: string;
   also: string;
   split: string | undefined;
@@ -33,7 +35,7 @@ interface RowProps {
 }
 
 /** One line: what to measure out is loud, the rest is a tap away. */
-const AmountRow = memo(function AmountRow({ l, tins, out, also, split, limits, open, onToggle }: RowProps) {
+const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limits, open, onToggle }: RowProps) {
   const rule = l.line.scaling.rule;
   const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
   return (
@@ -43,7 +45,7 @@ const AmountRow = memo(function AmountRow({ l, tins, out, also, split, limits, o
         {l.line.form && l.line.form !== 'whole' && !l.line.name.includes(l.line.form) && (
           <span className="quiet">
             , {l.line.form}
-            {l.line.sizeMm ? ` ${l.line.sizeMm} mm` : ''}
+            {cut ? ` ${cut} mm` : ''}
           </span>
         )}{' '}
         {rule !== 'proportional' && <span className="tag f">{sayRule[rule]}</span>}
@@ -135,6 +137,7 @@ export function Amounts({
                   key={l.lineId}
                   l={l}
                   tins={tinsOf(l, fact?.row)}
+                  cut={l.line.sizeMm && cutSize(l.line.sizeMm, fact?.row).mm}
                   out={l.out}
                   also={also}
                   split={split?.salt.find((x) => x.lineId === l.lineId)?.out}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayMass, sayPortions, toNumber, unitFacts } from '#core/kitchen';
-import { sayRule, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
+import { cutSize, sayRule, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { numberIn } from './target.ts';
@@ -89,7 +89,11 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
       <p className="why-text">
         Exactly <b>{exactText(l)}</b>
         {Math.abs(l.error) >= 0.0005 ? `, so this is ${l.error > 0 ? '+' : '−'}${Math.abs(l.error * 100).toFixed(1)} %` : ''}.{' '}
-        {l.because.map(sayWhy).filter(Boolean).join('; ')}. Written: “{line.written || line.name}”.
+        {[...l.because, ...(line.sizeMm && row?.texture === 'stringy' ? cutSize(line.sizeMm, row).because : [])]
+          .map(sayWhy)
+          .filter(Boolean)
+          .join('; ')}
+        . Written: “{line.written || line.name}”.
       </p>
       {line.item.type !== 'recipe' && l.massG !== undefined && l.massG > 0 && row?.pieceG !== undefined && <OwnPieces l={l} />}
       {pieces !== undefined &&

@@ -7,6 +7,7 @@ import { Cautions, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Amounts } from './Amounts.tsx';
 import { DrawnByCard, DrawsCard } from './BasesCard.tsx';
+import { DoseCard } from './DoseCard.tsx';
 import { FreezingCard } from './FreezingCard.tsx';
 import { NotesCard } from './NotesCard.tsx';
 import { PortionCard } from './PortionCard.tsx';
@@ -92,6 +93,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
           {scaled && <PortionCard data={data} s={s} scaled={scaled} />}
           {scaled && <DrawsCard data={data} scaled={scaled} />}
           <DrawnByCard data={data} onScale={(n) => s.change({ by: 'portions', portions: String(n) })} />
+          <DoseCard data={data} />
           <NotesCard data={data} />
           <FreezingCard flags={data.freezing} keeps={data.keeps} />
           {gaps.length > 0 && (

@@ -46,5 +46,6 @@ export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAn
     places: world.places.map((place) => ({ place, room: roomIn(place, world.packs) })),
     allergenNames: Object.fromEntries(world.allergenNames),
     presets: [...book.presets()],
+    materials: Object.fromEntries(world.materials),
   };
 }
