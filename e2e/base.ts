@@ -1,4 +1,8 @@
 import { test as base, expect, type Page } from '@playwright/test';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { SessionView } from '../core/session/index.ts';
 import { startServer, type RunningServer } from '../scripts/server.mjs';
 
 export { expect };
@@ -6,13 +10,30 @@ export { expect };
 /** What the browser itself notes of requests that were cut off on purpose, and of a service worker asked for by a page that is being left. */
 const harmless = /ERR_|Failed to load resource|An unknown error occurred when fetching the script/;
 
+const now = '2026-11-24T16:00:00.000Z';
+const demoEnv = { TAMBO_DEMO: '1', TAMBO_NOW: now };
+
 /** The demo household on a Tuesday afternoon, on a server of its own; page errors fail the test. */
-export const test = base.extend<{ demo: boolean; server: RunningServer; errors: string[] }>({
+export const test = base.extend<{ demo: boolean; server: RunningServer; errors: string[] }, { livedUntil: string; lived: string }>({
   demo: [true, { option: true }],
-  server: async ({ demo }, use) => {
-    const server = await startServer({ env: { ...(demo && { TAMBO_DEMO: '1' }), TAMBO_NOW: '2026-11-24T16:00:00.000Z' } });
+  livedUntil: [now, { option: true, scope: 'worker' }],
+  // the demo's eight weeks are lived once for a worker; each test has a copy of its own
+  lived: [
+    async ({ livedUntil }, use) => {
+      const folder = mkdtempSync(path.join(tmpdir(), 'tambo-lived-'));
+      await (await startServer({ env: { ...demoEnv, TAMBO_NOW: livedUntil }, folder })).stop();
+      await use(folder);
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ demo, lived }, use) => {
+    const folder = mkdtempSync(path.join(tmpdir(), 'tambo-'));
+    if (demo) cpSync(lived, folder, { recursive: true });
+    const server = await startServer({ env: demo ? demoEnv : { TAMBO_NOW: now }, folder });
     await use(server);
     await server.stop();
+    rmSync(folder, { recursive: true, force: true });
   },
   errors: [
     async ({ page }, use) => {
@@ -74,4 +95,11 @@ export async function settled(page: Page): Promise<void> {
 export async function keptHere(page: Page): Promise<void> {
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller?.state), { timeout: 20_000 }).toBe('activated');
   await expect.poll(() => countOf(page, 'kept'), { timeout: 20_000 }).toBe(1);
+}
+
+/** How long the bones roast in the planned session: hands and oven, by how long they took the last time. */
+export async function roastMinutes(server: RunningServer, sessionId: string): Promise<number> {
+  const { tasks } = await getJson<SessionView>(server, `/sessions/${sessionId}`);
+  const task = tasks.find((t) => t.title.startsWith('Roast the bones'));
+  return (task?.handsOnMin ?? 0) + (task?.waitMin ?? 0);
 }

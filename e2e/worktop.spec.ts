@@ -1,5 +1,6 @@
 import type { SessionView, SessionsAnswer } from '../core/session/index.ts';
-import { expect, getJson, moveClock, settled, test } from './base.ts';
+import { addMinutes } from '../core/kitchen/index.ts';
+import { expect, getJson, moveClock, roastMinutes, settled, test } from './base.ts';
 
 test.use({ viewport: { width: 1180, height: 820 } });
 
@@ -38,14 +39,15 @@ test('two cooks side by side; clocks run, ring by name on a local voice, and are
   await joaquim.getByRole('button', { name: 'Start', exact: true }).click();
   await joaquim.getByRole('button', { name: 'It minds itself' }).click();
   const clock = page.getByRole('contentinfo').getByRole('listitem').filter({ hasText: 'roast the bones' });
-  await expect(clock).toContainText('49');
+  const minutes = await roastMinutes(server, id);
+  await expect(clock).toContainText(String(minutes));
   await settled(page);
 
   // readable from two metres: the figure stands at least 40 px high
   const size = await clock.locator('b').evaluate((el) => parseFloat(getComputedStyle(el).fontSize));
   expect(size).toBeGreaterThanOrEqual(40);
 
-  await moveClock(server, '2026-11-28T09:50:00.000Z');
+  await moveClock(server, addMinutes('2026-11-28T09:01:00.000Z', minutes));
   await page.reload();
   await page
     .getByRole('button', { name: 'Turn alarms on' })

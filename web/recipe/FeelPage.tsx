@@ -70,7 +70,7 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
           ))}
         </div>
       )}
-      <div className="chips bigchips" style={{ marginTop: 12 }} role="group" aria-label="By hand">
+      <div className="chips wrapchips bigchips" style={{ marginTop: 12 }} role="group" aria-label="By hand">
         {quick.map((x) => (
           <button key={x.unit} type="button" className="chip" disabled={!ready} onClick={() => pour(1, x.unit)}>
             {x.name}
