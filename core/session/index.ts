@@ -8,6 +8,7 @@ export { fitCheck, type Fit, type FitRow } from './fit.ts';
 export {
   containerFacts,
   filledData,
+  unsaltedPacks,
   labelContent,
   lotFacts,
   lowSaltPlateG,

@@ -23,6 +23,8 @@ export interface LotFacts {
   life: LifeResult;
   allergens: EventData<'filled'>['allergens'];
   cautions: string[];
+  /** Of the portions that were dipped out before the salt. */
+  unsaltedCautions: string[];
   addOnDay: string[];
   raw: boolean;
 }
@@ -46,6 +48,7 @@ export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World)
     life: lifeOf(revision.storage, world.lives, world.household),
     allergens,
     cautions: [...warned, ...salty, ...raw, ...baby],
+    unsaltedCautions: ['No added salt', ...warned, ...raw, ...baby],
     addOnDay: scaled.lines.filter((l) => l.line.moment === 'cookDay').map((l) => l.line.name),
     raw: revision.raw,
   };
@@ -77,6 +80,25 @@ export function containerFacts(revision: Revision, container: Container | undefi
   };
 }
 
+/**
+ * Which packs take what was dipped out before the salt: the smallest first, as many whole ones as there are portions for.
+ * @returns packs without salt, group by group; the portions that fill no whole pack go with the salted ones and are told
+ * @example unsaltedPacks([{ packs: 6, portionsEach: 2 }], 3) // { packs: [1], left: 1 }
+ */
+export function unsaltedPacks(
+  groups: readonly { packs: number; portionsEach: number }[],
+  portions: number,
+): { packs: number[]; left: number } {
+  const packs = groups.map(() => 0);
+  let left = portions;
+  for (const { g, i } of groups.map((g, i) => ({ g, i })).toSorted((a, b) => a.g.portionsEach - b.g.portionsEach)) {
+    const n = Math.min(g.packs, Math.floor(left / g.portionsEach + 1e-9));
+    packs[i] = n;
+    left -= n * g.portionsEach;
+  }
+  return { packs, left: Math.max(0, Math.round(left * 4) / 4) };
+}
+
 export interface FillPlan {
   revision: Revision;
   batchId: string;
@@ -92,7 +114,7 @@ export interface FillPlan {
  */
 export function filledData(
   plan: FillPlan,
-  pack: { code: string; container: Container; portions: number; ml: number; n: number; of: number },
+  pack: { code: string; container: Container; portions: number; ml: number; n: number; of: number; unsalted?: boolean },
   facts: ContainerFacts,
 ): { ok: true; data: EventData<'filled'> } | { ok: false; why: string } {
   const { revision, lot } = plan;
@@ -126,7 +148,7 @@ export function filledData(
       life: lot.life.life,
       ...datesFor(lot.life.life, plan.day),
       allergens: lot.allergens,
-      cautions: lot.cautions,
+      cautions: pack.unsalted ? lot.unsaltedCautions : lot.cautions,
       raw: lot.raw,
       addOnDay: lot.addOnDay,
       reheat: facts.reheat,

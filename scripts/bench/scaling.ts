@@ -83,11 +83,20 @@ export async function scaleAlone(): Promise<void> {
   note('Ingredient finder over 2,000 rows, p95 of 260 searches', p95(times), 30, 'ms', 1);
 }
 
-/** Measures each key on the page: from the input event to the frame that shows it. */
+/** Measures each key on the page: from the input event to the frame that shows it, and to the one that shows the new amounts. */
 const keyScript = `
   window.keyTimes = [];
+  window.amountTimes = [];
+  let last = 0;
+  new MutationObserver((list) => {
+    if (last === 0 || !list.some((m) => (m.target.parentElement ?? m.target).closest?.('table.amounts'))) return;
+    const from = last;
+    last = 0;
+    requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => window.amountTimes.push(performance.now() - from); c.port2.postMessage(0); });
+  }).observe(document, { subtree: true, childList: true, characterData: true });
   addEventListener('input', (e) => {
     const from = e.timeStamp;
+    last = from;
     requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => window.keyTimes.push(performance.now() - from); c.port2.postMessage(0); });
   }, true);`;
 
@@ -115,13 +124,15 @@ export async function typeOnThePage(server: RunningServer): Promise<void> {
   const field = page.getByRole('textbox', { name: 'Portions' });
   await field.fill('6');
   const keys = ['1', '2', 'Backspace', '7', 'Backspace', '.', '5', 'Backspace', 'Backspace', 'Backspace'];
-  await page.evaluate('window.keyTimes.length = 0');
+  await page.evaluate('window.keyTimes.length = window.amountTimes.length = 0');
   for (let i = 0; i < 50; i += 1) {
     await page.keyboard.press(keys[i % keys.length] ?? '1');
     await page.waitForTimeout(60);
   }
   const times = (await page.evaluate('window.keyTimes')) as number[];
+  const amounts = (await page.evaluate('window.amountTimes')) as number[];
   await browser.close();
   if (times.length < 50) throw new Error(`only ${times.length} keys were seen`);
   note('Scaling page with 40 lines in two systems of measures, key to next frame, p95 of 50', p95(times), 50, 'ms', 1);
+  note('The same, key to the new amounts', p95(amounts), 150, 'ms', 1);
 }

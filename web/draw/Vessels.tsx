@@ -86,12 +86,12 @@ function Steamer({ w, h, share }: { w: number; h: number; share: number }) {
 }
 
 /** One vessel with what is in it, drawn to the litres it holds; the dashed line is how far it may be filled. */
-export function VesselDrawing({ load }: { load: Load }) {
-  const size = Math.min(1, Math.max(0.5, Math.cbrt(load.brimMl / 9000)));
+export function VesselDrawing({ load, vessel }: { load: Load; vessel: Load['vessels'][number] }) {
+  const size = Math.min(1, Math.max(0.5, Math.cbrt(vessel.brimMl / 9000)));
   const w = load.use === 'pot' ? 104 * size : load.use === 'bowl' ? 74 : 84;
   const h = load.use === 'pot' ? 92 * size : load.use === 'bowl' ? 70 : 76;
-  const share = load.eachMl / load.brimMl;
-  const limit = load.usableMl / load.brimMl;
+  const share = load.eachMl / vessel.brimMl;
+  const limit = vessel.usableMl / vessel.brimMl;
   return (
     <svg width={w + 30} height={ground} viewBox={`-15 0 ${w + 30} ${ground}`} aria-hidden="true">
       <g transform={`translate(0 ${ground - h - 4})`}>

@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { countOf, sayVolume } from '#core/kitchen';
+import { countOf, listOf, sayPortions, sayVolume } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
-import { filledData, labelContent, type BatchView, type SessionView } from '#core/session';
+import { filledData, labelContent, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
 import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
 import { takeCodes, useNextCode } from '../app/codes.ts';
 import { useCommands, type NewEvent } from '../app/commands.ts';
@@ -28,6 +28,7 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
   const options = optionsFor(b, view, frees, frame.household.groupSizes);
   const option = options.find((o) => o.id === chosen) ?? options[0];
   const choice = option?.result.ok ? option.result.choice : undefined;
+  const noSalt = choice && b.batch.unsalted ? unsaltedPacks(choice.groups, b.batch.unsalted) : undefined;
   const pots = kitchen.equipment.filter((e) => (e.kind === 'pot' || e.kind === 'pan') && e.tareG !== undefined);
   const plan = {
     revision: b.revision,
@@ -58,12 +59,20 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
     }
     const events: NewEvent[] = [];
     let n = 0;
-    for (const g of choice.groups) {
+    for (const [k, g] of choice.groups.entries()) {
       for (let i = 0; i < g.packs; i += 1) {
         n += 1;
         const made = filledData(
           plan,
-          { code: codes[n - 1] ?? '', container: g.container, portions: g.portionsEach, ml: g.mlEach, n, of: choice.packs },
+          {
+            code: codes[n - 1] ?? '',
+            container: g.container,
+            portions: g.portionsEach,
+            ml: g.mlEach,
+            n,
+            of: choice.packs,
+            unsalted: i < (noSalt?.packs[k] ?? 0),
+          },
           b.facts[g.container.id] ?? { reheat: [] },
         );
         if (!made.ok) {
@@ -147,6 +156,17 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
                   Wash up the empties in <Link to="/kitchen?tab=containers">Kitchen</Link>, or add what you have.
                 </>
               ) : null}
+            </p>
+          )}
+          {noSalt && choice && (
+            <p className="note" style={{ marginTop: 12 }}>
+              First the {sayPortions(b.batch.unsalted ?? 0)} without salt:{' '}
+              {listOf(choice.groups.flatMap((g, k) => ((noSalt.packs[k] ?? 0) > 0 ? [`${noSalt.packs[k]} × ${g.container.name}`] : []))) ||
+                'no whole pack'}
+              , labelled so.
+              {noSalt.left > 0
+                ? ` ${sayPortions(noSalt.left)} more ${noSalt.left === 1 ? 'fills' : 'fill'} no whole pack: tonight’s, or choose singles.`
+                : ''}
             </p>
           )}
           {choice && (

@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { capital, sayMass, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
 import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
+import { AddLine } from './EditLines.tsx';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
 
@@ -157,6 +158,7 @@ export function Amounts({
           </tbody>
         </table>
       )}
+      {none !== undefined && <AddLine data={data} />}
     </section>
   );
 }

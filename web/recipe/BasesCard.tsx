@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Revision } from '#core/contract';
 import { listOf, sayMass, sayPortions, sayVolume } from '#core/kitchen';
@@ -55,7 +55,7 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
 }
 
 /** How much of a base to make: what the dishes will draw, and what is packed besides. */
-export function DrawnByCard({ data, onScale }: { data: RecipeAnswer; onScale: (portions: number) => void }) {
+export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: RecipeAnswer; onScale: (portions: number) => void }) {
   const [wants, setWants] = useState<Record<string, string>>({});
   const [packed, setPacked] = useState('');
   if (data.drawnBy.length === 0) return null;
@@ -127,4 +127,4 @@ export function DrawnByCard({ data, onScale }: { data: RecipeAnswer; onScale: (p
       </div>
     </section>
   );
-}
+});

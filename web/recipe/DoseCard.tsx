@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import { doseFor, sayDose } from '#core/recipe';
@@ -83,7 +83,7 @@ function DoseForm({ data, onDone }: { data: RecipeAnswer; onDone: () => void }) 
 }
 
 /** How a concentrate is dosed: spoons for a pot, or in place of pieces. */
-export function DoseCard({ data }: { data: RecipeAnswer }) {
+export const DoseCard = memo(function DoseCard({ data }: { data: RecipeAnswer }) {
   const [editing, setEditing] = useState(false);
   const [litres, setLitres] = useState('2');
   const { revision } = data;
@@ -137,4 +137,4 @@ export function DoseCard({ data }: { data: RecipeAnswer }) {
       )}
     </section>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { FreezeFlag } from '#core/recipe';
 import { capital } from '#core/kitchen';
 import { Why } from '../app/ui.tsx';
@@ -9,7 +10,7 @@ const placeWords: Readonly<Record<FreezeFlag['place'], string>> = {
 };
 
 /** What freezes badly or changes, each with a way round. */
-export function FreezingCard({ flags, keeps }: { flags: readonly FreezeFlag[]; keeps: string }) {
+export const FreezingCard = memo(function FreezingCard({ flags, keeps }: { flags: readonly FreezeFlag[]; keeps: string }) {
   return (
     <section className="card" aria-label="Freezing">
       <h2>How it freezes</h2>
@@ -40,4 +41,4 @@ export function FreezingCard({ flags, keeps }: { flags: readonly FreezeFlag[]; k
       )}
     </section>
   );
-}
+});

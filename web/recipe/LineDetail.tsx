@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayMass, sayPortions, toNumber, unitFacts } from '#core/kitchen';
-import { cutSize, sayRule, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
+import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
+import { EditLine } from './EditLines.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 import type { Scaling } from './useScaling.ts';
@@ -78,6 +79,7 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
   const { line } = l;
   const row = s.facts.get(l.lineId)?.row;
   const rule = line.scaling.rule;
+  const [editing, setEditing] = useState(false);
   const setRule = (next: ScalingRule): void => {
     const made = revise((r) => ({ ...r, lines: r.lines.map((x) => (x.id === line.id ? { ...x, scaling: next } : x)) }));
     void write(made, `${line.name} grows ${ruleWords[next.rule].split(':')[0] ?? ''} now`);
@@ -121,7 +123,15 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
         </label>
         {line.scaling.rule === 'ratio' && <RatioFields rule={line.scaling} onChange={setRule} />}
       </div>
-      {line.scaling.rule !== 'proportional' && <span className="sr">{sayRule[line.scaling.rule]}</span>}
+      {editing ? (
+        <EditLine data={data} line={line} onDone={() => setEditing(false)} />
+      ) : (
+        <div>
+          <button type="button" className="link" onClick={() => setEditing(true)}>
+            change this line
+          </button>
+        </div>
+      )}
     </div>
   );
 }

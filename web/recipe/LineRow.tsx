@@ -1,13 +1,15 @@
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
-import { useIngredientsQuery } from '../app/api.ts';
+import { useIngredientsQuery, useRecipesQuery } from '../app/api.ts';
 
-/** Finds the ingredient a line means; typing searches, a tap takes it. */
-function IngredientPick({ line, onPick }: { line: Line; onPick: (id: string, name: string) => void }) {
+/** Finds the ingredient or the recipe of one's own that a line means; typing searches, a tap takes it. */
+function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['item'], name: string) => void }) {
   const [q, setQ] = useState(line.name);
   const [open, setOpen] = useState(false);
   const found = useIngredientsQuery(q, { skip: !open || q.length < 2 }).data ?? [];
+  const library = useRecipesQuery(undefined, { skip: !open || q.length < 2 }).data ?? [];
+  const own = library.filter((r) => r.recipe.name.toLowerCase().includes(q.trim().toLowerCase())).slice(0, 5);
   return (
     <div style={{ position: 'relative' }}>
       <input
@@ -21,7 +23,7 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (id: string, nam
           setOpen(true);
         }}
       />
-      {open && found.length > 0 && (
+      {open && found.length + own.length > 0 && (
         <div className="card" style={{ position: 'absolute', zIndex: 10, left: 0, right: 0, padding: 6, maxHeight: 230, overflow: 'auto' }}>
           {found.map((r) => (
             <button
@@ -30,12 +32,27 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (id: string, nam
               className="link"
               style={{ display: 'block', width: '100%', textAlign: 'left', padding: '6px 8px' }}
               onClick={() => {
-                onPick(r.id, r.name);
+                onPick({ type: 'ingredient', id: r.id }, r.name);
                 setQ(r.name);
                 setOpen(false);
               }}
             >
               {r.name}
+            </button>
+          ))}
+          {own.map((r) => (
+            <button
+              type="button"
+              key={r.recipe.id}
+              className="link"
+              style={{ display: 'block', width: '100%', textAlign: 'left', padding: '6px 8px' }}
+              onClick={() => {
+                onPick({ type: 'recipe', id: r.recipe.id }, r.recipe.name);
+                setQ(r.recipe.name);
+                setOpen(false);
+              }}
+            >
+              {r.recipe.name} <span className="quiet">from your own</span>
             </button>
           ))}
         </div>
@@ -98,7 +115,7 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
         </select>
       </td>
       <td style={{ width: '26%' }}>
-        <IngredientPick line={line} onPick={(id, name) => onChange({ ...line, item: { type: 'ingredient', id }, name })} />
+        <IngredientPick line={line} onPick={(item, name) => onChange({ ...line, item, name })} />
       </td>
       <td>
         <select

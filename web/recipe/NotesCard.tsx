@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
 import { readNote, type NoteOffer } from '#core/recipe';
@@ -47,7 +47,7 @@ function Offer({ offer, onTake }: { offer: NoteOffer; onTake: (amount: string) =
 }
 
 /** What to do otherwise next time: offered as a changed amount where the note says so. */
-export function NotesCard({ data }: { data: RecipeAnswer }) {
+export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer }) {
   const { write } = useCommands();
   const revise = useRevise(data);
   const [text, setText] = useState('');
@@ -137,4 +137,4 @@ export function NotesCard({ data }: { data: RecipeAnswer }) {
       </form>
     </section>
   );
-}
+});

@@ -1,3 +1,4 @@
+import { memo, useCallback } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { countOf, sayDayYear, sayMass, sayPortions, sayVolume } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
@@ -16,7 +17,10 @@ import { ScaleBar } from './ScaleBar.tsx';
 import { SizeCard } from './SizeCard.tsx';
 import { StepsCard } from './StepsCard.tsx';
 import { ThroughCard } from './ThroughCard.tsx';
-import { useScaling } from './useScaling.ts';
+import { useScaling, type Scaling } from './useScaling.ts';
+
+/** What does not move with the size is not drawn again at every key. */
+const CookCautions = memo(Cautions);
 
 function lead(data: RecipeAnswer): string {
   const { revision, learned, runs } = data;
@@ -34,19 +38,72 @@ function lead(data: RecipeAnswer): string {
     .join(' ');
 }
 
+/** Everything that moves with the size. */
+const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling }) {
+  const { revision } = data;
+  const { scaled, change } = s;
+  const toPortions = useCallback((n: number) => change({ by: 'portions', portions: String(n) }), [change]);
+  const gaps = data.gaps.filter((g) => g.gap !== 'unconfirmed');
+  return (
+    <div className="grid twothirds recipe" style={{ marginTop: 16 }}>
+      <div className="stack">
+        {scaled && (
+          <Amounts
+            data={data}
+            s={s}
+            lines={scaled.lines.filter((l) => l.line.moment === 'batch')}
+            title="What goes in"
+            none="No lines yet"
+          />
+        )}
+        {scaled && (
+          <Amounts data={data} s={s} lines={scaled.lines.filter((l) => l.line.moment === 'cookDay')} title="On the day it is eaten" />
+        )}
+        <StepsCard revision={revision} passage={scaled?.passage} />
+      </div>
+      <div className="stack">
+        {scaled && <SizeCard data={data} scaled={scaled} />}
+        {scaled?.passage && <ThroughCard passage={scaled.passage} />}
+        {scaled && <PortionCard data={data} s={s} scaled={scaled} />}
+        {scaled && <DrawsCard data={data} scaled={scaled} />}
+        <DrawnByCard data={data} onScale={toPortions} />
+        <DoseCard data={data} />
+        <NotesCard data={data} />
+        <FreezingCard flags={data.freezing} keeps={data.keeps} />
+        {gaps.length > 0 && (
+          <section className="card" aria-label="Left open">
+            <h2>Left open</h2>
+            <ul className="rows">
+              {gaps.map((g) => (
+                <li key={JSON.stringify(g)}>
+                  <div className="grow">{sayGap(g)}.</div>
+                </li>
+              ))}
+            </ul>
+          </section>
+        )}
+        <CookCautions list={data.cautions} title="While you cook it" />
+        <p className="sub">
+          {countOf(revision.lines.length, 'line')}, {countOf(revision.steps.length, 'step')}, {revision.source}.{' '}
+          <Link to="/recipes">All recipes</Link>
+        </p>
+      </div>
+    </div>
+  );
+});
+
 function Scaled({ data }: { data: RecipeAnswer }) {
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
-  const s = useScaling(data);
+  const { typing, scaling } = useScaling(data);
   const { revision } = data;
-  const { scaled } = s;
+  const { scaled, split } = scaling;
   const open = frame?.open.find((x) => x.state.stage === 'planned');
   const unconfirmed = data.gaps.some((g) => g.gap === 'unconfirmed');
-  const gaps = data.gaps.filter((g) => g.gap !== 'unconfirmed');
   const plan = (): void => {
     if (!scaled) return;
     const p = new URLSearchParams({ add: revision.recipeId, portions: String(Number(scaled.portions.toFixed(2))) });
-    if (s.split?.ok) p.set('unsalted', String(s.split.split.unsalted));
+    if (split?.ok) p.set('unsalted', String(split.split.unsalted));
     void navigate(open ? `/plan/${open.id}?${p.toString()}` : `/plan?${p.toString()}`);
   };
   return (
@@ -70,51 +127,8 @@ function Scaled({ data }: { data: RecipeAnswer }) {
         )}
       </PageHead>
       {unconfirmed && <ReviewCard recipe={data.recipe} revision={revision} />}
-      <ScaleBar data={data} s={s} />
-      <div className="grid twothirds recipe" style={{ marginTop: 16 }}>
-        <div className="stack">
-          {scaled && (
-            <Amounts
-              data={data}
-              s={s}
-              lines={scaled.lines.filter((l) => l.line.moment === 'batch')}
-              title="What goes in"
-              none="No lines yet"
-            />
-          )}
-          {scaled && (
-            <Amounts data={data} s={s} lines={scaled.lines.filter((l) => l.line.moment === 'cookDay')} title="On the day it is eaten" />
-          )}
-          <StepsCard revision={revision} passage={scaled?.passage} />
-        </div>
-        <div className="stack">
-          {scaled && <SizeCard data={data} scaled={scaled} />}
-          {scaled?.passage && <ThroughCard passage={scaled.passage} />}
-          {scaled && <PortionCard data={data} s={s} scaled={scaled} />}
-          {scaled && <DrawsCard data={data} scaled={scaled} />}
-          <DrawnByCard data={data} onScale={(n) => s.change({ by: 'portions', portions: String(n) })} />
-          <DoseCard data={data} />
-          <NotesCard data={data} />
-          <FreezingCard flags={data.freezing} keeps={data.keeps} />
-          {gaps.length > 0 && (
-            <section className="card" aria-label="Left open">
-              <h2>Left open</h2>
-              <ul className="rows">
-                {gaps.map((g) => (
-                  <li key={JSON.stringify(g)}>
-                    <div className="grow">{sayGap(g)}.</div>
-                  </li>
-                ))}
-              </ul>
-            </section>
-          )}
-          <Cautions list={data.cautions} title="While you cook it" />
-          <p className="sub">
-            {countOf(revision.lines.length, 'line')}, {countOf(revision.steps.length, 'step')}, {revision.source}.{' '}
-            <Link to="/recipes">All recipes</Link>
-          </p>
-        </div>
-      </div>
+      <ScaleBar data={data} typing={typing} error={scaling.error} />
+      <Sized data={data} s={scaling} />
     </main>
   );
 }

@@ -1,9 +1,9 @@
 import { unitFacts, sayPortions } from '#core/kitchen';
 import type { Unit } from '#core/contract';
-import { sayTargetError } from '#core/recipe';
+import { sayTargetError, type TargetError } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Stepper } from '../app/ui.tsx';
-import type { Scaling } from './useScaling.ts';
+import type { Typing } from './useScaling.ts';
 import { askedBy, haveUnit, numberIn, vesselsFor, waysFor, type Shown, type Way } from './target.ts';
 
 const wayNames: Readonly<Record<Way, string>> = {
@@ -57,8 +57,8 @@ function BigNumber({
   );
 }
 
-function WhoEats({ data, s }: { data: RecipeAnswer; s: Scaling }) {
-  const { draft, change } = s;
+function WhoEats({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
+  const { draft, change } = typing;
   const baby = data.revision.kind === 'puree';
   const offered = data.eaters.filter((e) => (baby ? e.baby : e.stage !== 'baby'));
   const asked = askedBy(data, draft);
@@ -113,8 +113,8 @@ function WhoEats({ data, s }: { data: RecipeAnswer; s: Scaling }) {
   );
 }
 
-function WhatIHave({ data, s }: { data: RecipeAnswer; s: Scaling }) {
-  const { draft, change } = s;
+function WhatIHave({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
+  const { draft, change } = typing;
   const lines = data.revision.lines.filter((l) => l.moment === 'batch' && l.amount !== undefined && l.unit);
   const set = (i: number, patch: Partial<(typeof draft.have)[number]>): void =>
     change({ have: draft.have.map((h, n) => (n === i ? { ...h, ...patch } : h)) });
@@ -181,9 +181,8 @@ function WhatIHave({ data, s }: { data: RecipeAnswer; s: Scaling }) {
   );
 }
 
-function Target({ data, s }: { data: RecipeAnswer; s: Scaling }) {
-  const { draft, change } = s;
-  const bad = s.error !== undefined;
+function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad: boolean }) {
+  const { draft, change } = typing;
   const { revision } = data;
   switch (draft.by) {
     case 'portions': {
@@ -236,9 +235,9 @@ function Target({ data, s }: { data: RecipeAnswer; s: Scaling }) {
         />
       );
     case 'eaters':
-      return <WhoEats data={data} s={s} />;
+      return <WhoEats data={data} typing={typing} />;
     case 'have':
-      return <WhatIHave data={data} s={s} />;
+      return <WhatIHave data={data} typing={typing} />;
     case 'vessel':
       return (
         <div className="chips" role="group" aria-label="Which pot or bowl">
@@ -260,8 +259,8 @@ function Target({ data, s }: { data: RecipeAnswer; s: Scaling }) {
 }
 
 /** What to scale to, and in which measures; one row of ways, then the one that is chosen. */
-export function ScaleBar({ data, s }: { data: RecipeAnswer; s: Scaling }) {
-  const { draft, change, error } = s;
+export function ScaleBar({ data, typing, error }: { data: RecipeAnswer; typing: Typing; error: TargetError | undefined }) {
+  const { draft, change } = typing;
   return (
     <section className="card" aria-label="Scale to">
       <div className="row wrap" style={{ gap: 10, justifyContent: 'space-between' }}>
@@ -281,7 +280,7 @@ export function ScaleBar({ data, s }: { data: RecipeAnswer; s: Scaling }) {
         </div>
       </div>
       <div style={{ marginTop: 14 }}>
-        <Target data={data} s={s} />
+        <Target data={data} typing={typing} bad={error !== undefined} />
       </div>
       <div id="scale-error" role="alert">
         {error && !(error.why === 'nothingOnHand' && draft.by === 'have') && (

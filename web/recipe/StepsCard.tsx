@@ -1,9 +1,10 @@
+import { memo } from 'react';
 import type { Revision } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import type { Passage } from '#core/recipe';
 
 /** The method, with hands and waiting at this size. */
-export function StepsCard({ revision, passage }: { revision: Revision; passage: Passage | undefined }) {
+export const StepsCard = memo(function StepsCard({ revision, passage }: { revision: Revision; passage: Passage | undefined }) {
   return (
     <section className="card" aria-label="Steps" id="method">
       <h2>Steps</h2>
@@ -34,4 +35,4 @@ export function StepsCard({ revision, passage }: { revision: Revision; passage: 
       </ol>
     </section>
   );
-}
+});

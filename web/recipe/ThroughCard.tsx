@@ -35,8 +35,12 @@ export function ThroughCard({ passage }: { passage: Passage }) {
       <h2>What it goes through</h2>
       <div className="row wrap" style={{ gap: 18, alignItems: 'flex-end' }}>
         {passage.loads.map((l) => (
-          <div key={l.stepId + l.use} style={{ textAlign: 'center', maxWidth: 190 }}>
-            <VesselDrawing load={l} />
+          <div key={l.stepId + l.use} style={{ textAlign: 'center', maxWidth: 330 }}>
+            <div className="row" style={{ justifyContent: 'center', alignItems: 'flex-end', gap: 0 }}>
+              {l.vessels.slice(0, 3).map((v, i) => (
+                <VesselDrawing key={`${v.id}${i}`} load={l} vessel={v} />
+              ))}
+            </div>
             <div className="strong">{l.vessels.map((v) => v.name).join(' and ')}</div>
             <div style={l.loads > 1 ? { color: 'var(--saffron)', fontWeight: 700 } : undefined}>{loadWords(l)}</div>
             <Why label={`${l.vessels[0]?.name ?? ''}, ${loadWords(l)}`}>

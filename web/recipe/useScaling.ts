@@ -1,10 +1,17 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ingredientFinder, type IngredientFinder } from '#core/kitchen';
 import { lineFacts, scaleTo, splitPot, type LineFacts, type ScaledRecipe, type SplitResult, type TargetError } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { draftFrom, linkOf, numberIn, targetOf, type Draft } from './target.ts';
 
+/** What is typed right now: drawn at once, before anything is worked out. */
+export interface Typing {
+  draft: Draft;
+  change: (patch: Partial<Draft>) => void;
+}
+
+/** The recipe at what was typed, the same object until that moves. */
 export interface Scaling {
   draft: Draft;
   change: (patch: Partial<Draft>) => void;
@@ -19,10 +26,8 @@ export interface Scaling {
 /** Quiet moment after which the address follows what was typed. */
 const linkAfterMs = 250;
 
-/** The recipe at what the cook typed; worked out on the page with the core, at every key. */
-export function useScaling(data: RecipeAnswer): Scaling {
-  const [params, setParams] = useSearchParams();
-  const [draft, setDraft] = useState(() => draftFrom(params, data));
+/** The recipe at a draft, worked out on the page with the core. */
+function useScaled(data: RecipeAnswer, draft: Draft, change: Scaling['change']): Scaling {
   const finder = useMemo(() => ingredientFinder(data.rows), [data.rows]);
   const facts = useMemo(() => new Map(lineFacts(data.revision, finder).map((f) => [f.line.id, f])), [data.revision, finder]);
   const units = draft.shown === 'both' ? data.household.units : draft.shown;
@@ -36,29 +41,30 @@ export function useScaling(data: RecipeAnswer): Scaling {
     }),
     [finder, data, units],
   );
-  const result = useMemo(() => scaleTo(data.revision, targetOf(data, draft), options), [data, draft, options]);
-  // until something is on hand, the written size stands
-  const waiting = !result.ok && result.why === 'nothingOnHand';
-  const written = useMemo(
-    () => (waiting ? scaleTo(data.revision, { by: 'portions', portions: data.revision.servings }, options) : undefined),
-    [waiting, data, options],
-  );
-  const scaled = result.ok ? result.scaled : written?.ok ? written.scaled : undefined;
-  const unsalted = numberIn(draft.unsalted);
-  const split = scaled && draft.unsalted.trim() !== '' && unsalted !== 0 ? splitPot(scaled, unsalted, options) : undefined;
+  return useMemo(() => {
+    const result = scaleTo(data.revision, targetOf(data, draft), options);
+    // until something is on hand, the written size stands
+    const written =
+      !result.ok && result.why === 'nothingOnHand'
+        ? scaleTo(data.revision, { by: 'portions', portions: data.revision.servings }, options)
+        : undefined;
+    const scaled = result.ok ? result.scaled : written?.ok ? written.scaled : undefined;
+    const unsalted = numberIn(draft.unsalted);
+    const split = scaled && draft.unsalted.trim() !== '' && unsalted !== 0 ? splitPot(scaled, unsalted, options) : undefined;
+    return { draft, change, finder, facts, ...(scaled && { scaled }), ...(!result.ok && { error: result }), ...(split && { split }) };
+  }, [data, draft, options, finder, facts, change]);
+}
+
+/** What is typed, at once; and the recipe at that size, a moment later when the page is busy, so that no key ever waits. */
+export function useScaling(data: RecipeAnswer): { typing: Typing; scaling: Scaling } {
+  const [params, setParams] = useSearchParams();
+  const [draft, setDraft] = useState(() => draftFrom(params, data));
+  const change = useCallback((patch: Partial<Draft>) => setDraft((d) => ({ ...d, ...patch })), []);
+  const scaling = useScaled(data, useDeferredValue(draft), change);
+  const follow = useEffectEvent((d: Draft) => setParams(linkOf(d, data.household.units), { replace: true }));
   useEffect(() => {
-    const timer = setTimeout(() => setParams(linkOf(draft, data.household.units), { replace: true }), linkAfterMs);
+    const timer = setTimeout(() => follow(draft), linkAfterMs);
     return () => clearTimeout(timer);
-    // only what is typed moves the address
-    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [draft]);
-  return {
-    draft,
-    change: (patch) => setDraft((d) => ({ ...d, ...patch })),
-    finder,
-    facts,
-    ...(scaled && { scaled }),
-    ...(!result.ok && { error: result }),
-    ...(split && { split }),
-  };
+  return { typing: { draft, change }, scaling };
 }

@@ -9,8 +9,8 @@ import { bowlUsable, equalLoads, potUsable, roundsMin, type Gear, type Usable } 
 export interface Load {
   use: 'pot' | 'bowl' | 'oven' | 'steamer';
   stepId: string;
-  /** The vessel for each load that stands at the same time; the first is the one drawn. */
-  vessels: { id: string; name: string }[];
+  /** The vessel for each load that stands at the same time, with what each may hold and holds to the brim. */
+  vessels: { id: string; name: string; usableMl: number; brimMl: number }[];
   loads: number;
   /** Loads one after another. */
   rounds: number;
@@ -202,7 +202,7 @@ function ovenLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
     return {
       use: 'oven',
       stepId: flow.step.id,
-      vessels: [{ id: oven.id, name: oven.name }],
+      vessels: [{ id: oven.id, name: oven.name, usableMl: perRound * panMl, brimMl: perRound * panMl }],
       loads: l.loads,
       rounds: l.loads,
       eachMl: Math.ceil(l.each) * panMl,
@@ -231,7 +231,7 @@ function ovenLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
   return {
     use: 'oven',
     stepId: flow.step.id,
-    vessels: [{ id: oven.id, name: oven.name }],
+    vessels: [{ id: oven.id, name: oven.name, usableMl: trayMl * atOnce, brimMl: trayMl * atOnce }],
     loads: l.loads,
     rounds: l.loads,
     eachMl: l.each,
@@ -273,7 +273,7 @@ function bowlLoad(flow: FlowStep, input: PassageInput, total: number, open: Pass
   return {
     use: 'bowl',
     stepId: flow.step.id,
-    vessels: [{ id: bowl.e.id, name: bowl.e.name }],
+    vessels: [{ id: bowl.e.id, name: bowl.e.name, usableMl: bowl.usable.ml, brimMl: bowl.usable.brimMl }],
     loads: l.loads,
     rounds: l.loads,
     eachMl: l.each,
@@ -299,7 +299,7 @@ function steamLoad(flow: FlowStep, input: PassageInput, open: Passage['open']): 
   return {
     use: 'steamer',
     stepId: flow.step.id,
-    vessels: [{ id: steamer.id, name: steamer.name }],
+    vessels: [{ id: steamer.id, name: steamer.name, usableMl: usable, brimMl: usable }],
     loads: l.loads,
     rounds: l.loads,
     eachMl: l.each,
@@ -379,7 +379,12 @@ function potPassage(passage: Passage, input: PassageInput, potSteps: readonly Fl
   passage.loads.push({
     use: 'pot',
     stepId: full.flow.step.id,
-    vessels: now.pots.map((p) => ({ id: p.equipment.id, name: p.equipment.name })),
+    vessels: now.pots.map((p) => ({
+      id: p.equipment.id,
+      name: p.equipment.name,
+      usableMl: set?.usable.ml ?? p.usable.ml,
+      brimMl: p.usable.brimMl,
+    })),
     loads: now.loads,
     rounds: now.rounds,
     eachMl: now.eachMl,

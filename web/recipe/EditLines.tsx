@@ -1,0 +1,136 @@
+import { memo, useState } from 'react';
+import type { Line, Revision } from '#core/contract';
+import { readLine, solveBases } from '#core/recipe';
+import type { RecipeAnswer } from '#core/session';
+import { api, useIngredientsQuery } from '../app/api.ts';
+import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
+import { useAppDispatch } from '../app/store.ts';
+import { LineRow } from './LineRow.tsx';
+import { useRevise } from './useRevise.ts';
+
+/** Names of a circle that a changed recipe would draw in, through what its draws draw from; undefined when there is none. */
+function useCircle(data: RecipeAnswer): (changed: Revision) => Promise<string[] | undefined> {
+  const dispatch = useAppDispatch();
+  return async (changed) => {
+    const all = new Map<string, Revision>([...data.drawn, changed].map((r) => [r.recipeId, r]));
+    for (const line of changed.lines) {
+      if (line.item.type !== 'recipe' || all.has(line.item.id)) continue;
+      const answer = await dispatch(api.endpoints.recipe.initiate(line.item.id)).unwrap();
+      for (const r of [answer.revision, ...answer.drawn]) if (!all.has(r.recipeId)) all.set(r.recipeId, r);
+    }
+    const solved = solveBases([{ recipeId: changed.recipeId, portions: 1 }], (id) => all.get(id));
+    return !solved.ok && solved.why === 'circle' ? solved.names : undefined;
+  };
+}
+
+/** A line's amount, unit, ingredient and form, changed into a new revision; a draw that would go in a circle is refused by name. */
+export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Line; onDone: () => void }) {
+  const { write } = useCommands();
+  const revise = useRevise(data);
+  const circle = useCircle(data);
+  const [draft, setDraft] = useState(line);
+  const [problem, setProblem] = useState('');
+  const keep = async (): Promise<void> => {
+    const change = (r: Revision): Revision => ({ ...r, lines: r.lines.map((l) => (l.id === line.id ? draft : l)) });
+    const names = await circle(change(data.revision)).catch(() => undefined);
+    if (names) {
+      setProblem(`That would go in a circle: ${names.join(', from ')}. The line stays as it was; choose another recipe.`);
+      return;
+    }
+    await write(revise(change), `${draft.name} is changed`);
+    onDone();
+  };
+  const remove = (): void => {
+    void write(
+      revise((r) => ({
+        ...r,
+        lines: r.lines.filter((l) => l.id !== line.id),
+        steps: r.steps.map((s) => ({ ...s, uses: s.uses.filter((u) => u.lineId !== line.id) })),
+      })),
+      `${line.name} is left out`,
+    );
+    onDone();
+  };
+  return (
+    <div className="stack" style={{ gap: 10 }}>
+      <div style={{ overflowX: 'auto', minHeight: 120 }}>
+        <table className="plain">
+          <tbody>
+            <LineRow line={draft} onChange={setDraft} onRemove={remove} />
+          </tbody>
+        </table>
+      </div>
+      {problem && (
+        <p className="note bad" role="alert">
+          {problem}
+        </p>
+      )}
+      <div className="row">
+        <button type="button" className="btn s" disabled={draft === line} onClick={() => void keep()}>
+          Keep
+        </button>
+        <button type="button" className="link" onClick={onDone}>
+          as it was
+        </button>
+      </div>
+    </div>
+  );
+}
+
+/** A line typed as a cook writes it, read and added. */
+export const AddLine = memo(function AddLine({ data }: { data: RecipeAnswer }) {
+  const { write } = useCommands();
+  const revise = useRevise(data);
+  const [text, setText] = useState('');
+  const read = text.trim() ? readLine(text) : undefined;
+  const [best] = useIngredientsQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data ?? [];
+  const good = read !== undefined && !read.heading && read.name.trim() !== '';
+  const add = (): void => {
+    if (!good) return;
+    const line: Line = {
+      id: newId(),
+      written: text.trim().slice(0, 400),
+      ...(read.amount !== undefined && { amount: read.amount }),
+      ...(read.unit && { unit: read.unit }),
+      item: best ? { type: 'ingredient', id: best.id } : { type: 'unmatched' },
+      name: (best?.name ?? read.name).slice(0, 160),
+      ...(read.form && { form: read.form }),
+      ...(read.sizeMm && { sizeMm: read.sizeMm }),
+      moment: 'batch',
+      scaling: read.toTaste || read.unit === 'pinch' ? { rule: 'toTaste' } : { rule: 'proportional' },
+    };
+    void write(
+      revise((r) => ({ ...r, lines: [...r.lines, line] })),
+      `${line.name} goes in too`,
+    );
+    setText('');
+  };
+  return (
+    <form
+      className="row wrap"
+      style={{ gap: 8, marginTop: 10 }}
+      onSubmit={(e) => {
+        e.preventDefault();
+        add();
+      }}
+    >
+      <input
+        className="field grow"
+        aria-label="Add a line"
+        placeholder="add a line, such as 60 ml olive oil"
+        maxLength={400}
+        value={text}
+        onChange={(e) => setText(e.currentTarget.value)}
+      />
+      <button type="submit" className="btn o s" disabled={!good}>
+        Add
+      </button>
+      {good && (
+        <span className="sub" role="status">
+          {best ? `read as ${best.name}` : `${read.name}: not known here, its weight and allergens stay open`}
+        </span>
+      )}
+    </form>
+  );
+});
