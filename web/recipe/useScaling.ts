@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useEffect, useEffectEvent, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ingredientFinder, type IngredientFinder } from '#core/kitchen';
 import { lineFacts, scaleTo, splitPot, type LineFacts, type ScaledRecipe, type SplitResult, type TargetError } from '#core/recipe';
@@ -57,14 +57,15 @@ function useScaled(data: RecipeAnswer, draft: Draft, change: Scaling['change']):
 
 /** What is typed, at once; and the recipe at that size, a moment later when the page is busy, so that no key ever waits. */
 export function useScaling(data: RecipeAnswer): { typing: Typing; scaling: Scaling } {
-  const [params, setParams] = useSearchParams();
+  const [params] = useSearchParams();
   const [draft, setDraft] = useState(() => draftFrom(params, data));
   const change = useCallback((patch: Partial<Draft>) => setDraft((d) => ({ ...d, ...patch })), []);
   const scaling = useScaled(data, useDeferredValue(draft), change);
-  const follow = useEffectEvent((d: Draft) => setParams(linkOf(d, data.household.units), { replace: true }));
+  const { units } = data.household;
   useEffect(() => {
-    const timer = setTimeout(() => follow(draft), linkAfterMs);
+    // the address alone: nothing is drawn anew for it, and a page that is being opened meanwhile is not called back
+    const timer = setTimeout(() => history.replaceState(history.state, '', `?${linkOf(draft, units).toString()}`), linkAfterMs);
     return () => clearTimeout(timer);
-  }, [draft]);
+  }, [draft, units]);
   return { typing: { draft, change }, scaling };
 }
