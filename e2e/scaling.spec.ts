@@ -179,3 +179,40 @@ test('Bases: a dish says what it draws, the base what its dishes ask, and the pl
   await page.getByRole('button', { name: /Cook .* of it too/ }).click();
   await expect(page.getByText('not enough yet')).toBeHidden();
 });
+
+test('Lines: one is added, changed to draw from a recipe of one’s own, and a circle is refused by name', async ({ page, server }) => {
+  await page.goto(`${server.address}/recipes/recipe_soup`);
+  await page.getByRole('textbox', { name: 'Add a line' }).first().fill('250 ml stock');
+  await expect(page.getByText('read as stock')).toBeVisible();
+  await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await settled(page);
+  const soup = await getJson<RecipeAnswer>(server, '/recipes/recipe_soup');
+  const line = soup.revision.lines.at(-1)!;
+  expect(line).toMatchObject({ amount: '250', unit: 'ml', item: { type: 'ingredient', id: 'stock' } });
+
+  const change = async (row: RegExp, to: string, own: string): Promise<void> => {
+    await page
+      .getByRole('region', { name: 'What goes in' })
+      .getByRole('row', { name: row })
+      .last()
+      .getByRole('button', { name: /^Why/ })
+      .click();
+    await page.getByRole('button', { name: 'change this line' }).click();
+    const field = page.getByRole('textbox', { name: /^Ingredient for/ });
+    await field.fill(to);
+    await page.getByRole('button', { name: own }).click();
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  };
+  await change(/stock/i, 'barley broth', 'Roast-bone barley broth from your own');
+  await settled(page);
+  await expect(page.getByRole('region', { name: 'Draws from' })).toContainText('Roast-bone barley broth');
+  expect((await getJson<RecipeAnswer>(server, '/recipes/recipe_soup')).drawn.map((r) => r.recipeId)).toEqual(['recipe_broth']);
+
+  // the base may not draw from what draws from it
+  await page.goto(`${server.address}/recipes/recipe_base`);
+  await change(/Onions/, 'meatballs', 'Turkey and barley meatballs from your own');
+  await expect(
+    page.getByText('That would go in a circle: Tomato and fennel base, from Turkey and barley meatballs, from Tomato and fennel base.'),
+  ).toBeVisible();
+  expect((await getJson<RecipeAnswer>(server, '/recipes/recipe_base')).drawn).toEqual([]);
+});

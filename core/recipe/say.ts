@@ -4,7 +4,7 @@ import type { ScaledRecipe, TargetError } from './scale/index.ts';
 
 const p = (b: Because, name: string): string => String(b.params?.[name] ?? '');
 const n = (b: Because, name: string): number => Number(b.params?.[name] ?? 0);
-const from = (b: Because): string => (b.source ? ` (${b.source})` : '');
+const from = (b: Because): string => (b.source ? ` (${b.source.split(';').join(', ')})` : '');
 const actions: Readonly<Record<string, string>> = { pulse: 'pulsing', puree: 'pureeing', hot: 'anything hot' };
 
 /** How a line grows, in a word or two, as a tag. */

@@ -54,7 +54,7 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
   };
   return (
     <div className="stack" style={{ gap: 10 }}>
-      <div style={{ overflowX: 'auto', minHeight: 120 }}>
+      <div className="editline">
         <table className="plain">
           <tbody>
             <LineRow line={draft} onChange={setDraft} onRemove={remove} />
