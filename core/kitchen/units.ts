@@ -73,9 +73,12 @@ export function convert(q: Quantity, to: Unit): Quantity | undefined {
   return { amount: times(base, `${d}/${n}`), unit: to };
 }
 
+/** Grams or millilitres of one, as a number: for sums and displays, which need no exact ones. */
+const baseNumber = new Map(Object.entries(unitFacts).map(([unit, fact]) => [unit as Unit, toNumber(fact.base)]));
+
 /** Grams of a mass or millilitres of a volume; undefined for pieces and pinches. */
 export function inBase(q: Quantity): { dimension: 'mass' | 'volume'; value: number } | undefined {
   const fact = unitFacts[q.unit];
   if (fact.dimension !== 'mass' && fact.dimension !== 'volume') return undefined;
-  return { dimension: fact.dimension, value: toNumber(times(q.amount, fact.base)) };
+  return { dimension: fact.dimension, value: toNumber(q.amount) * (baseNumber.get(q.unit) ?? 1) };
 }

@@ -64,14 +64,24 @@ interface Pot {
   usable: Usable;
 }
 
-const potsOf = (gear: Gear, stock: boolean): Pot[] =>
-  gear.equipment
+const potsKnown = new WeakMap<readonly Equipment[], Map<boolean, Pot[]>>();
+
+/** Every pot of a kitchen, the smallest first; worked out once for its equipment. */
+function potsOf(gear: Gear, stock: boolean): readonly Pot[] {
+  const known = potsKnown.get(gear.equipment) ?? new Map<boolean, Pot[]>();
+  potsKnown.set(gear.equipment, known);
+  const found = known.get(stock);
+  if (found) return found;
+  const pots = gear.equipment
     .filter((e) => e.kind === 'pot' && e.count > 0)
     .flatMap((equipment) => {
       const usable = potUsable(equipment, stock ? 'stock' : 'stew');
       return usable ? Array.from({ length: equipment.count }, () => ({ equipment, usable })) : [];
     })
     .sort((a, b) => a.usable.ml - b.usable.ml || a.equipment.id.localeCompare(b.equipment.id));
+  known.set(stock, pots);
+  return pots;
+}
 
 /** What simmers away in one pot over the whole method. */
 function lossOf(pot: Pot, simmers: readonly NonNullable<FlowStep['simmer']>[]): Spread {

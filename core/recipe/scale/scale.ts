@@ -76,18 +76,30 @@ const tasteCap = 0.1;
 
 interface Grown {
   amount: Rational | undefined;
+  unit?: Unit;
   upTo?: Rational;
   because: Because[];
 }
 
+/** Reasons that are the same for every line. */
+const ruleBecause = Object.fromEntries(
+  ['proportional', 'whole', 'ratio', 'perVessel', 'cover', 'fixed', 'toTaste', 'toTasteFrom', 'noAmount'].map((code) => [code, [{ code }]]),
+) as Record<Line['scaling']['rule'] | 'toTasteFrom' | 'noAmount', Because[]>;
+
 /** Laws of growth that need nothing but the factor (COMPUTATION, scaling). */
 function grown(line: Line, factor: Rational, f: number): Grown {
-  if (line.amount === undefined) return { amount: undefined, because: line.scaling.rule === 'ratio' ? [] : [{ code: 'noAmount' }] };
+  if (line.amount === undefined) return { amount: undefined, because: line.scaling.rule === 'ratio' ? [] : ruleBecause.noAmount };
+  const unit = line.unit && { unit: line.unit };
   const inProportion = times(line.amount, factor);
-  if (line.scaling.rule !== 'toTaste') return { amount: inProportion, because: [{ code: line.scaling.rule }] };
+  if (line.scaling.rule !== 'toTaste') return { amount: inProportion, because: ruleBecause[line.scaling.rule], ...unit };
   return f <= 1
-    ? { amount: inProportion, because: [{ code: 'toTaste' }] }
-    : { amount: times(line.amount, fromNumber(Number((f ** 0.8).toFixed(6)))), upTo: inProportion, because: [{ code: 'toTasteFrom' }] };
+    ? { amount: inProportion, because: ruleBecause.toTaste, ...unit }
+    : {
+        amount: times(line.amount, fromNumber(Number((f ** 0.8).toFixed(6)))),
+        upTo: inProportion,
+        because: ruleBecause.toTasteFrom,
+        ...unit,
+      };
 }
 
 /** Lines that take the boil-off: water first, else the stock. */
@@ -200,9 +212,9 @@ export function measureLine(
 }
 
 /** Salt and cures held to a share of other lines, in an order in which each finds its rest; what waits for itself is named. */
-function solveRatios(lines: readonly Line[], masses: Map<string, number>): Map<string, { g: number } | { names: string[] } | 'missing'> {
+function solveRatios(lines: readonly Line[], masses: Map<string, number>): Map<string, Ratio> {
   const ratios = lines.filter((l) => l.scaling.rule === 'ratio');
-  const solved = new Map<string, { g: number } | { names: string[] } | 'missing'>();
+  const solved = new Map<string, Ratio>();
   if (ratios.length === 0) return solved;
   const open = new Map(ratios.map((l) => [l.id, l]));
   for (const l of ratios) masses.delete(l.id);
@@ -260,7 +272,7 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
       only: limit?.type === 'vessel' ? limit.id : undefined,
     });
   const water = passage && waterLine(revision);
-  const settledLines = facts.map((fact, i): Grown & { unit?: Unit } => {
+  const settledLines = facts.map((fact, i): Grown => {
     const { line } = fact;
     const g = first[i] ?? { amount: undefined, because: [] };
     if (g.amount === undefined || !line.unit) return g;
@@ -288,7 +300,7 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
       const boiled = withBoilOff(line, g.amount, f, passage);
       if (boiled) return { ...boiled, unit };
     }
-    return { ...g, unit };
+    return g;
   });
   facts.forEach((fact, i) => {
     const s = settledLines[i];
@@ -300,37 +312,21 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
   const lines = facts.map((fact, i): ScaledLine => {
     const { line } = fact;
     const s = settledLines[i] ?? { amount: undefined, because: [] };
-    let exact = s.amount !== undefined && s.unit ? { amount: s.amount, unit: s.unit } : undefined;
-    const because = [...s.because, ...fact.because];
     const ratio = ratios.get(line.id);
-    if (ratio !== undefined) {
-      exact = typeof ratio === 'object' && 'g' in ratio ? { amount: fromNumber(Number(ratio.g.toFixed(3))), unit: 'g' } : undefined;
-      because.length = 0;
-      because.push(
-        ratio === 'missing'
-          ? { code: 'ratioMissing' }
-          : 'g' in ratio
-            ? ratioBecause(line)
-            : { code: 'ratioCircle', params: { names: ratio.names.join(', ') } },
-      );
-    }
+    const because = ratio ? [ratioBecause(line, ratio)] : fact.because.length > 0 ? [...s.because, ...fact.because] : s.because;
+    const scaled: ScaledLine = { lineId: line.id, line, out: '', error: 0, because };
+    if (ratio) {
+      if (ratio !== 'missing' && 'g' in ratio) scaled.exact = { amount: fromNumber(Number(ratio.g.toFixed(3))), unit: 'g' };
+    } else if (s.amount !== undefined && s.unit) scaled.exact = { amount: s.amount, unit: s.unit };
+    if (s.upTo !== undefined && line.unit) scaled.upTo = { amount: s.upTo, unit: line.unit };
     const massG = masses.get(line.id);
-    const scaled: ScaledLine = {
-      lineId: line.id,
-      line,
-      ...(exact && { exact }),
-      ...(s.upTo !== undefined && line.unit && { upTo: { amount: s.upTo, unit: line.unit } }),
-      ...(massG !== undefined && { massG }),
-      ...(fact.gPerMl !== undefined && { gPerMl: fact.gPerMl }),
-      out: '',
-      error: 0,
-      because,
-    };
+    if (massG !== undefined) scaled.massG = massG;
+    if (fact.gPerMl !== undefined) scaled.gPerMl = fact.gPerMl;
     const shown = measureLine(scaled, fact, scaleStepG, units);
-    scaled.out = shown?.text ?? (ratio !== undefined ? 'cannot be solved' : line.scaling.rule === 'toTaste' ? 'to taste' : '');
+    scaled.out = shown?.text ?? (ratio ? 'cannot be solved' : line.scaling.rule === 'toTaste' ? 'to taste' : '');
     scaled.error = shown?.error ?? 0;
-    if (shown?.how === 'pinch' && exact && unitFacts[exact.unit].dimension === 'mass')
-      because.push({ code: 'belowScale', params: { stepG: scaleStepG } });
+    if (shown?.how === 'pinch' && scaled.exact && unitFacts[scaled.exact.unit].dimension === 'mass')
+      scaled.because = [...because, { code: 'belowScale', params: { stepG: scaleStepG } }];
     return scaled;
   });
   return {
@@ -344,10 +340,15 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
   };
 }
 
-const ratioBecause = (line: Line): Because =>
-  line.scaling.rule === 'ratio'
+type Ratio = { g: number } | { names: string[] } | 'missing';
+
+function ratioBecause(line: Line, ratio: Ratio): Because {
+  if (ratio === 'missing') return { code: 'ratioMissing' };
+  if ('names' in ratio) return { code: 'ratioCircle', params: { names: ratio.names.join(', ') } };
+  return line.scaling.rule === 'ratio'
     ? { code: 'ratio', params: { percent: line.scaling.percent, of: line.scaling.of } }
     : { code: line.scaling.rule };
+}
 
 /**
  * Scales a recipe to any target: portions, litres, grams, cubes, what is on hand, what fills a vessel.
