@@ -5,6 +5,7 @@ import type { RecipeAnswer } from '#core/session';
 import { api, useIngredientsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
+import { OneLine } from '../app/OneLine.tsx';
 import { useAppDispatch } from '../app/store.ts';
 import { LineRow } from './LineRow.tsx';
 import { useRevise } from './useRevise.ts';
@@ -78,19 +79,32 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
   );
 }
 
+/** What a typed line is read as. */
+function ReadAs({ text }: { text: string }) {
+  const read = text.trim() ? readLine(text) : undefined;
+  const [best] = useIngredientsQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data ?? [];
+  if (!read || read.heading || !read.name.trim()) return null;
+  return (
+    <span className="sub" role="status">
+      {best ? `read as ${best.name}` : `${read.name}: not known here, its weight and allergens stay open`}
+    </span>
+  );
+}
+
 /** A line typed as a cook writes it, read and added. */
 export const AddLine = memo(function AddLine({ data }: { data: RecipeAnswer }) {
   const { write } = useCommands();
   const revise = useRevise(data);
-  const [text, setText] = useState('');
-  const read = text.trim() ? readLine(text) : undefined;
-  const [best] = useIngredientsQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data ?? [];
-  const good = read !== undefined && !read.heading && read.name.trim() !== '';
-  const add = (): void => {
-    if (!good) return;
+  const dispatch = useAppDispatch();
+  const add = async (written: string): Promise<void> => {
+    const read = readLine(written);
+    const found = await dispatch(api.endpoints.ingredients.initiate(read.name))
+      .unwrap()
+      .catch(() => []);
+    const [best] = found;
     const line: Line = {
       id: newId(),
-      written: text.trim().slice(0, 400),
+      written,
       ...(read.amount !== undefined && { amount: read.amount }),
       ...(read.unit && { unit: read.unit }),
       item: best ? { type: 'ingredient', id: best.id } : { type: 'unmatched' },
@@ -100,37 +114,24 @@ export const AddLine = memo(function AddLine({ data }: { data: RecipeAnswer }) {
       moment: 'batch',
       scaling: read.toTaste || read.unit === 'pinch' ? { rule: 'toTaste' } : { rule: 'proportional' },
     };
-    void write(
+    await write(
       revise((r) => ({ ...r, lines: [...r.lines, line] })),
       `${line.name} goes in too`,
     );
-    setText('');
+  };
+  const good = (text: string): boolean => {
+    const read = text.trim() ? readLine(text) : undefined;
+    return read !== undefined && !read.heading && read.name.trim() !== '';
   };
   return (
-    <form
-      className="row wrap"
-      style={{ gap: 8, marginTop: 10 }}
-      onSubmit={(e) => {
-        e.preventDefault();
-        add();
-      }}
+    <OneLine
+      label="Add a line"
+      placeholder="add a line, such as 60 ml olive oil"
+      button="Add"
+      good={good}
+      onKeep={(text) => void add(text)}
     >
-      <input
-        className="field grow"
-        aria-label="Add a line"
-        placeholder="add a line, such as 60 ml olive oil"
-        maxLength={400}
-        value={text}
-        onChange={(e) => setText(e.currentTarget.value)}
-      />
-      <button type="submit" className="btn o s" disabled={!good}>
-        Add
-      </button>
-      {good && (
-        <span className="sub" role="status">
-          {best ? `read as ${best.name}` : `${read.name}: not known here, its weight and allergens stay open`}
-        </span>
-      )}
-    </form>
+      {(text) => <ReadAs text={text} />}
+    </OneLine>
   );
 });

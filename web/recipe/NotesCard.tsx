@@ -5,6 +5,7 @@ import { readNote, type NoteOffer } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
+import { OneLine } from '../app/OneLine.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 
@@ -50,7 +51,6 @@ function Offer({ offer, onTake }: { offer: NoteOffer; onTake: (amount: string) =
 export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer }) {
   const { write } = useCommands();
   const revise = useRevise(data);
-  const [text, setText] = useState('');
   const { recipe, revision } = data;
   const open = (recipe.notes ?? []).filter((n) => !n.doneIn);
   const lines = revision.lines.filter((l) => l.moment === 'batch');
@@ -73,12 +73,6 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
       (r, revisionId) => (note ? { ...r, notes: (r.notes ?? []).map((n) => (n.id === note.id ? { ...n, doneIn: revisionId } : n)) } : r),
     );
     void write(made, `${offer.name}: ${amountText({ amount, unit: offer.to.unit })} from now on`);
-  };
-  const add = (): void => {
-    const said = text.trim();
-    if (!said) return;
-    keep([...(recipe.notes ?? []), { id: newId(), text: said.slice(0, 400), day: data.today }], 'Noted for next time');
-    setText('');
   };
   return (
     <section className="card" aria-label="Next time">
@@ -115,26 +109,12 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
           </div>
         );
       })}
-      <form
-        className="row"
-        style={{ gap: 8, marginTop: 10 }}
-        onSubmit={(e) => {
-          e.preventDefault();
-          add();
-        }}
-      >
-        <input
-          className="field grow"
-          aria-label="Note for next time"
-          placeholder="use 850 ml water"
-          maxLength={400}
-          value={text}
-          onChange={(e) => setText(e.currentTarget.value)}
-        />
-        <button type="submit" className="btn o" disabled={!text.trim()}>
-          Note it
-        </button>
-      </form>
+      <OneLine
+        label="Note for next time"
+        placeholder="use 850 ml water"
+        button="Note it"
+        onKeep={(said) => keep([...(recipe.notes ?? []), { id: newId(), text: said, day: data.today }], 'Noted for next time')}
+      />
     </section>
   );
 });

@@ -1,5 +1,6 @@
 export { flowOf, lidOf } from './flow.ts';
-export { passageOf, type Load, type Passage } from './passage.ts';
+export type { Load, Passage } from './contents.ts';
+export { passageOf } from './passage.ts';
 export { finished, maxPortions } from './portions.ts';
 export {
   factorOf,

@@ -189,6 +189,25 @@ describe('boil-off and the time to boil', () => {
     expect(s.passage!.waits).toEqual({});
     expect(s.passage!.hands).toEqual({});
   });
+  it('holds at the written size even where that takes several loads, and grows by the loads added', () => {
+    const soup = testRevision({
+      ...stew,
+      id: 'blended',
+      steps: [
+        ...stew.steps,
+        step('blend', { text: 'Blend it smooth.', needs: [{ kind: 'blender' }], hazards: ['hotBlending'], after: ['salt'] }),
+      ],
+    });
+    const jug: Equipment = { id: 'jug', name: 'Jug', kind: 'blender', count: 1, litres: 1.5 };
+    const o = { ...options, gear: gear(pot('p9', 9, 260), jug) };
+    const one = scaleBy(soup, '1', o).passage!;
+    // 2.4 L in thirds of a jug of 1.5 L: five loads, as written
+    expect(one.loads.find((l) => l.use === 'bowl')).toMatchObject({ loads: 5 });
+    expect(one.hands).toEqual({});
+    const two = scaleBy(soup, '2', o).passage!;
+    expect(two.loads.find((l) => l.use === 'bowl')).toMatchObject({ loads: 10 });
+    expect(two.hands.blend).toBe(roundsMin('bowl', 5, 0));
+  });
   it('four times the soup in one pot does not lose four times the water', () => {
     const one = gear(pot('p20', 20, 300));
     const thin = testRevision({ ...stew, id: 'thin', lines: stew.lines.map((l) => (l.id === 'water' ? { ...l, amount: '1500' } : l)) });

@@ -1,6 +1,6 @@
 import type { Line, Revision, Unit } from '#core/contract';
 import { convert, fromNumber, gramsOf, over, times, toNumber, unitFacts, type IngredientFinder, type Rational } from '#core/kitchen';
-import { factorThatFills } from './passage.ts';
+import { factorThatFills } from './pots.ts';
 import { finished, maxPortions } from './portions.ts';
 import { brimMlOf, type Gear } from './vessels.ts';
 import { lineFacts } from './weigh.ts';
