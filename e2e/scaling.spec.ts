@@ -113,6 +113,14 @@ test('Scaling: measures switch at once, grams and cups stand side by side, and e
   await settled(page);
   await page.goto(server.address + stew);
   await expect(amount(page, /Onions/)).toHaveText(/cups?$/);
+  // and so are the list's, the cook's and the packs'
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const id = sessions.find((s) => s.day > '2026-11-24')!.id;
+  await page.goto(`${server.address}/shop/${id}`);
+  await expect(page.getByText(/\d lb/).first()).toBeVisible();
+  await expect(page.getByText(/\d\.?\d*.kg/)).toHaveCount(0);
+  await page.goto(`${server.address}/pack/${id}`);
+  await expect(page.getByRole('heading', { name: /quarts? to pack|cups? to pack/ })).toBeVisible();
 });
 
 test('Scaling: two plates come out before the salt, and the plan and the cook hear of it', async ({ page, server }) => {

@@ -1,5 +1,5 @@
 import type { Revision, Step } from '#core/contract';
-import { listOf, sayMass, type IngredientFinder } from '#core/kitchen';
+import { listOf, sayMassIn, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import { nextMinutes, type ScaledRecipe } from '#core/recipe';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
@@ -72,6 +72,12 @@ const verbs: Readonly<Record<string, string>> = {
   torn: 'Tear',
 };
 
+interface TaskOptions {
+  /** The last run of each piece of work. */
+  times?: ReadonlyMap<string, LastTime>;
+  units?: UnitSystem;
+}
+
 interface Prep {
   task: Task;
   shares: { recipe: string; massG: number }[];
@@ -81,7 +87,7 @@ interface Prep {
  * The work of a session: preparation from the lines' forms, one job for the same ingredient, form and size over all batches and then dealt out; and the written steps.
  * Steps wait for the preparation of what they use. Minutes are set-up + per kilo, or the last run's.
  */
-export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder, times?: ReadonlyMap<string, LastTime>): Task[] {
+export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
   const preps = new Map<string, Prep>();
   const prepOfLine = new Map<string, string>();
   for (const { batchId, revision, scaled } of batches) {
@@ -126,8 +132,8 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
     prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
     prep.task.detail =
       prep.shares.length === 1
-        ? `${sayMass(Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}`
-        : `${sayMass(Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMass(Math.round(s.massG))} ${s.recipe}`))}`;
+        ? `${sayMassIn(units, Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}`
+        : `${sayMassIn(units, Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMassIn(units, Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
   const steps = batches.flatMap(({ batchId, revision, scaled, outs }) =>

@@ -4,7 +4,7 @@ export { fromNumber, over, plus, times, toNumber, type Rational } from './ration
 export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from './units.ts';
 export { densityFor, gramsOf, type MassResult } from './mass.ts';
 export { measure, wholePieces, type Measured } from './rounding.ts';
-export { measureIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
+export { measureIn, sayMassIn, sayVolumeIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
 export { capital, countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
 export {
   addDays,

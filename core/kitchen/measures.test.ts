@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Unit } from '#core/contract';
-import { fromNumber, measureIn, spoonsAndCups, type MeasureInput } from './index.ts';
+import { fromNumber, measureIn, sayMassIn, sayVolumeIn, spoonsAndCups, type MeasureInput } from './index.ts';
 
 const input = (amount: string, unit: Unit, over: Partial<MeasureInput> = {}): MeasureInput => ({
   quantity: { amount, unit },
@@ -72,6 +72,14 @@ describe('what a cook measures out', () => {
         },
       ),
     );
+  });
+  it.each([
+    ['metric', 1650, '1.65 kg', '1.65 L'],
+    ['us', 907.2, '2 lb', '3¾ cups + 1½ tbsp'],
+    ['uk', 1136.5, '2 lb 8 oz', '2 pints'],
+  ] as const)('%s: %d is said as %s and %s', (units, n, mass, volume) => {
+    expect(plain(sayMassIn(units, n))).toBe(mass);
+    expect(plain(sayVolumeIn(units, n))).toBe(volume);
   });
   it('refuses a negative amount in words', () => expect(() => measureIn('metric', input('-1', 'g'))).toThrow(/0 or more/));
 });

@@ -1,6 +1,6 @@
 import type { Household } from '#core/contract';
 import { sayMass, sayPortions, sayVolume } from './display.ts';
-import { toNumber } from './rational.ts';
+import { fromNumber, toNumber } from './rational.ts';
 import { measure, wholePieces } from './rounding.ts';
 import { inBase, unitFacts, type Quantity } from './units.ts';
 
@@ -227,3 +227,24 @@ export function measureIn(system: UnitSystem, input: MeasureInput): Measure {
   if (!base) throw new RangeError(`measureIn: ${unitFacts[quantity.unit].short} is neither a mass nor a volume`);
   return system === 'us' ? us(input, base) : system === 'uk' ? uk(input, base) : metric(input, base);
 }
+
+/** How near a weight or volume is said when nobody measures it out. */
+const saidCap = 0.02;
+
+/**
+ * A weight in the household's own measures: `1.65 kg`, `3 lb 10 oz`.
+ * @example sayMassIn('us', 900) // '2 lb'
+ */
+export const sayMassIn = (units: UnitSystem, g: number): string =>
+  units === 'metric' || g <= 0
+    ? sayMass(g)
+    : measureIn(units, { quantity: { amount: fromNumber(g), unit: 'g' }, pour: false, weighOnly: true, cap: saidCap, scaleStepG: 1 }).text;
+
+/**
+ * A volume in the household's own measures: `1.2 L`, `5 cups`, `2 pints`.
+ * @example sayVolumeIn('uk', 1136.5) // '2 pints'
+ */
+export const sayVolumeIn = (units: UnitSystem, ml: number): string =>
+  units === 'metric' || ml <= 0
+    ? sayVolume(ml)
+    : measureIn(units, { quantity: { amount: fromNumber(ml), unit: 'ml' }, pour: true, cap: saidCap, scaleStepG: 1 }).text;

@@ -1,6 +1,6 @@
 import type { Place } from '#core/contract';
 import type { Schedule } from '#core/cook';
-import { countOf, listOf, sayMinutes, sayPortions, sayVolume } from '#core/kitchen';
+import { countOf, listOf, sayMinutes, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
 import { outerMl, type Free } from '#core/pack';
 import type { PlaceRoom } from '#core/store';
 import type { BaseNeed } from './bases.ts';
@@ -37,10 +37,12 @@ export interface FitInput {
   hoursMin?: number;
   rooms: readonly PlaceRoom[];
   freezers: readonly Place[];
+  units?: UnitSystem;
 }
 
 /** First check before shopping: containers, freezer litres, hours. */
 export function fitCheck(input: FitInput): Fit {
+  const sayVolume = (ml: number): string => sayVolumeIn(input.units ?? 'metric', ml);
   const rows: FitRow[] = [];
   const short = input.batches.filter((b) => !b.flags.packed && (!b.packing.ok || b.packing.choice.portionsLeft > 0));
   const wanted = input.batches
@@ -68,7 +70,7 @@ export function fitCheck(input: FitInput): Fit {
       says:
         short.length === 0
           ? `${countOf(found, 'container')} in all, chosen from what is free; ${tightestKind?.container.name ?? 'they'} runs out first`
-          : short.map((b) => sayShort(b)).join(' '),
+          : short.map((b) => sayShort(b, sayVolume)).join(' '),
       waysOut:
         short.length === 0
           ? []
@@ -154,7 +156,7 @@ export function fitCheck(input: FitInput): Fit {
   };
 }
 
-function sayShort(b: BatchView): string {
+function sayShort(b: BatchView, sayVolume: (ml: number) => string): string {
   if (b.packing.ok) return `${b.revision.name}: ${countOf(b.packing.choice.portionsLeft, 'portion')} find no container.`;
   switch (b.packing.why) {
     case 'portionTooLarge':

@@ -105,8 +105,8 @@ function plan(session: Session, world: World): Planned {
     found,
     dishes: scaled,
     drawn: drawnMl(scaled, world),
-    list: shoppingList(scaled, world.finder),
-    tasks: tasksFor(scaled, world.finder, world.times),
+    list: shoppingList(scaled, world.finder, world.household.units),
+    tasks: tasksFor(scaled, world.finder, { times: world.times, units: world.household.units }),
   };
   // a recipe that is not known yet may come
   if (found.every((f) => f.revision)) plannedFor.set(session, planned);
@@ -199,7 +199,7 @@ export function sessionView(
       ...s,
       lines: s.lines.map((line): ListedLine => {
         const tick = log.ticks.get(line.key);
-        const note = tick && tickNote(tick, line);
+        const note = tick && tickNote(tick, line, world.household.units);
         return { ...line, ...(tick && { ticked: tick.how }), ...(note && { tickNote: note }) };
       }),
     })),
@@ -223,6 +223,14 @@ export function sessionView(
     notes: known.flatMap(({ batch, revision }) => notesOf(batch.recipeId, revision, world)),
     bases,
     cooling,
-    fit: fitCheck({ batches, bases, frees: freeAtFirst, schedule: hours, rooms: freezers.map((f) => roomIn(f, world.packs)), freezers }),
+    fit: fitCheck({
+      units: world.household.units,
+      batches,
+      bases,
+      frees: freeAtFirst,
+      schedule: hours,
+      rooms: freezers.map((f) => roomIn(f, world.packs)),
+      freezers,
+    }),
   };
 }

@@ -1,4 +1,14 @@
-import { inBase, sayMass, sayVolume, toNumber, unitFacts, type Because, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import {
+  inBase,
+  sayMassIn,
+  sayVolumeIn,
+  toNumber,
+  unitFacts,
+  type Because,
+  type IngredientFinder,
+  type IngredientRow,
+  type UnitSystem,
+} from '#core/kitchen';
 import type { ScaledLine } from '#core/recipe';
 import { aisles } from './data/aisles.ts';
 
@@ -61,18 +71,18 @@ function bought(line: ScaledLine, row: IngredientRow | undefined): Bought {
   return { unit: 'asNeeded', amount: 0, because: [] };
 }
 
-const say = (unit: ShopLine['unit'], amount: number): string =>
+const say = (unit: ShopLine['unit'], amount: number, units: UnitSystem): string =>
   unit === 'g'
-    ? sayMass(Math.ceil(amount))
+    ? sayMassIn(units, Math.ceil(amount))
     : unit === 'ml'
-      ? sayVolume(Math.ceil(amount))
+      ? sayVolumeIn(units, Math.ceil(amount))
       : unit === 'piece'
         ? String(Math.ceil(amount - 1e-9))
         : 'as needed';
 
 /** "1.65 kg, about 11": counted things are bought by eye. */
-function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow | undefined): string {
-  const text = say(line.unit, line.amount);
+function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow | undefined, units: UnitSystem): string {
+  const text = say(line.unit, line.amount, units);
   if (line.unit !== 'g' || row?.pieceG === undefined || !['greens_roots', 'fruit', 'dairy_eggs', 'herbs'].includes(row.aisle)) return text;
   const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
   const each =
@@ -90,7 +100,7 @@ const neverBought = new Set(['water']);
  * Draws from other recipes are cooked, not bought, and are left out.
  * Law: a line's amount is the sum of what was asked; the order of the batches does not matter.
  */
-export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFinder): ShopSection[] {
+export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFinder, units: UnitSystem = 'metric'): ShopSection[] {
   const lines = new Map<string, ShopLine & { row?: IngredientRow }>();
   for (const batch of batches) {
     for (const scaled of batch.lines) {
@@ -101,7 +111,7 @@ export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFi
       const onTheDay = scaled.line.moment === 'cookDay';
       const name = row?.name ?? scaled.line.name;
       const key = `${onTheDay ? 'day' : 'batch'}|${item.type === 'ingredient' ? item.id : name.toLowerCase()}|${b.unit}`;
-      const asked: Asked = { batchId: batch.batchId, recipeName: batch.recipeName, amount: b.amount, text: say(b.unit, b.amount) };
+      const asked: Asked = { batchId: batch.batchId, recipeName: batch.recipeName, amount: b.amount, text: say(b.unit, b.amount, units) };
       const line = lines.get(key);
       if (line) {
         line.amount += b.amount;
@@ -122,7 +132,7 @@ export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFi
       }
     }
   }
-  const all = [...lines.values()].map(({ row, ...line }): ShopLine => ({ ...line, out: sayBought(line, row) }));
+  const all = [...lines.values()].map(({ row, ...line }): ShopLine => ({ ...line, out: sayBought(line, row, units) }));
   const byName = (a: ShopLine, b: ShopLine): number => a.name.localeCompare(b.name) || a.key.localeCompare(b.key);
   const sections = aisles.map((aisle) => ({ ...aisle, lines: all.filter((l) => !l.onTheDay && l.aisle === aisle.id).sort(byName) }));
   return [...sections, { id: 'onTheDay', name: 'For the day it is eaten', lines: all.filter((l) => l.onTheDay).sort(byName) }].filter(
@@ -141,7 +151,7 @@ export interface Tick {
  * Whether a ticked line now asks for more than was ticked.
  * @example tickNote({ amount: 1200, unit: 'g', how: 'bought' }, { unit: 'g', amount: 1500 }) // 'ticked at 1.2 kg, now 1.5 kg'
  */
-export function tickNote(tick: Tick, line: Pick<ShopLine, 'unit' | 'amount'>): string | undefined {
+export function tickNote(tick: Tick, line: Pick<ShopLine, 'unit' | 'amount'>, units: UnitSystem = 'metric'): string | undefined {
   const more = line.amount > tick.amount * 1.02 + 0.5;
-  return more ? `ticked at ${say(line.unit, tick.amount)}, now ${say(line.unit, line.amount)}` : undefined;
+  return more ? `ticked at ${say(line.unit, tick.amount, units)}, now ${say(line.unit, line.amount, units)}` : undefined;
 }

@@ -25,6 +25,7 @@ import type {
 } from '#core/session';
 import { baseQuery } from './baseQuery.ts';
 import { follow } from './clock.ts';
+import { followUnits } from './measures.ts';
 
 /** Server data has one owner: this cache. Whatever is written makes all of it stale. */
 export const api = createApi({
@@ -40,6 +41,7 @@ export const api = createApi({
       transformResponse: (answer: FrameAnswer, meta) => {
         // an answer made on this device knows no better time than the device
         if (meta) follow(answer.now, answer.stopped);
+        followUnits(answer.household.units);
         return answer;
       },
     }),

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
-import { sayMass } from '#core/kitchen';
 import type { ScaleReading } from '#core/session';
 import { standIn, type ScaleSource } from './scaleSource.ts';
+import { sayMass } from '../app/measures.ts';
 
 /** How often a page looks at the scale while it is open. */
 const everyMs = 350;

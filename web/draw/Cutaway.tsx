@@ -1,10 +1,11 @@
 import type { Place } from '#core/contract';
-import { sayDay, sayPortions, sayVolume } from '#core/kitchen';
+import { sayDay, sayPortions } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
 import { amountOf } from '../store/words.ts';
 import { layTiles } from './tiles.ts';
+import { sayVolume } from '../app/measures.ts';
 
 interface Props {
   place: Place;

@@ -1,6 +1,7 @@
 import type { Container } from '#core/contract';
-import { countOf, sayVolume } from '#core/kitchen';
+import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
+import { sayVolume } from '../app/measures.ts';
 
 const scale = 0.62;
 

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
-import { sayMass } from '#core/kitchen';
 import { bowlUsable, potUsable } from '#core/recipe';
 import type { KitchenAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';
+import { sayMass } from '../app/measures.ts';
 
 const heat: readonly { kind: Equipment['kind']; name: string; count: number; of: string }[] = [
   { kind: 'hob', name: 'Hob', count: 4, of: 'burners' },

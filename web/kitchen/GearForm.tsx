@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
-import { sayVolume } from '#core/kitchen';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import { Field, numberOf, Pick, Sheet } from './fields.tsx';
 import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
+import { sayVolume } from '../app/measures.ts';
 
 const text = (n: number | undefined, by = 1): string => (n === undefined ? '' : String(Number((n * by).toFixed(2))));
 

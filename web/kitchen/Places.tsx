@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Container, Place } from '#core/contract';
-import { countOf, sayVolume } from '#core/kitchen';
+import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
+import { sayVolume } from '../app/measures.ts';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
   const [editing, setEditing] = useState<Container | 'new'>();

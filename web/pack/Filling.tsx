@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { countOf, listOf, sayPortions, sayVolume } from '#core/kitchen';
+import { countOf, listOf, sayPortions } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
 import { filledData, labelContent, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
 import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
@@ -13,6 +13,7 @@ import { LabelDrawing } from '../draw/LabelDrawing.tsx';
 import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
+import { sayVolume } from '../app/measures.ts';
 
 /** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
 export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView; onFilled: () => void }) {

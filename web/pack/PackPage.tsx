@@ -1,5 +1,5 @@
 import { Link, useParams, useSearchParams } from 'react-router';
-import { clockOf, sayMass, sayPortions, sayVolume } from '#core/kitchen';
+import { clockOf, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
@@ -8,6 +8,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Filling } from './Filling.tsx';
 import { Filled } from './Filled.tsx';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 /** Pack: weigh what came out, choose from what is free, fill to the line, label, put away; dish by dish. */
 export function PackPage() {

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
-import { sayMass, sayVolume } from '#core/kitchen';
 import { type BatchView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 type How = 'scale' | 'ruler' | 'ladle';
 const hows: readonly (readonly [How, string])[] = [

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Batch, Session } from '#core/contract';
-import { countOf, daysFrom, listOf, sayMass, sayMinutes, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
+import { countOf, daysFrom, listOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import { portionName, type RecipeBrief, type SessionView } from '#core/session';
 import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery } from '../app/api.ts';
@@ -12,6 +12,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
 import { Field } from '../kitchen/fields.tsx';
 import { FitCard } from './FitCard.tsx';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 /** What the plan lets in: portions as typed, so that a half-typed number is not lost. */
 export interface Pick {

@@ -1,11 +1,12 @@
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
-import { capital, sayMass, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
+import { capital, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
 import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { AddLine } from './EditLines.tsx';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
+import { sayMass } from '../app/measures.ts';
 
 /** What a note says beyond the form that already stands there. */
 const noteOf = (l: ScaledLine): string =>

@@ -1,10 +1,11 @@
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Revision } from '#core/contract';
-import { listOf, sayMass, sayPortions, sayVolume } from '#core/kitchen';
+import { listOf, sayPortions } from '#core/kitchen';
 import { solveBases, type BasesResult, type ScaledRecipe } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { numberIn } from './target.ts';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
   if (r.why === 'circle') return `These draw from each other in a circle: ${r.names.join(', from ')}. Take one of the lines out.`;

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Unit } from '#core/contract';
-import { capital, measureIn, sayMass, toNumber, unitFacts, type IngredientRow } from '#core/kitchen';
+import { capital, measureIn, toNumber, unitFacts, type IngredientRow } from '#core/kitchen';
 import { compareRuns, potBalance, pouredOf, poursOf, tally, type Pour, type Tally } from '#core/recipe';
 import { useIngredientsQuery, useRecipeQuery, useRecipesQuery } from '../app/api.ts';
 import { now } from '../app/clock.ts';
@@ -11,6 +11,7 @@ import { PageHead } from '../app/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../kitchen/fields.tsx';
 import { emptyDraft, feelRecipe, keepDraft, keptDraft, wentInG, type FeelDraft } from './feelDraft.ts';
+import { sayMass } from '../app/measures.ts';
 
 /** Measures of a hand and a drawer. */
 const quick: readonly { unit: Unit; name: string }[] = [

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Line, Revision, ScalingRule } from '#core/contract';
-import { sayMass, sayPortions, toNumber, unitFacts } from '#core/kitchen';
+import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
 import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
@@ -8,6 +8,7 @@ import { EditLine } from './EditLines.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 import type { Scaling } from './useScaling.ts';
+import { sayMass } from '../app/measures.ts';
 
 const exactText = (l: ScaledLine): string =>
   l.exact

@@ -1,10 +1,11 @@
-import { sayMass, sayMoney, sayPortions, sayVolume } from '#core/kitchen';
+import { sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Link } from 'react-router';
 import { Why, Stepper } from '../app/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 const whyNot = (r: Exclude<SplitResult, { ok: true }>): string =>
   r.why === 'noSalt'

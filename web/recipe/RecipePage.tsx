@@ -1,6 +1,6 @@
 import { memo, useCallback } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { countOf, sayDayYear, sayMass, sayPortions, sayVolume } from '#core/kitchen';
+import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { useFrameQuery, useRecipeQuery } from '../app/api.ts';
@@ -18,6 +18,7 @@ import { SizeCard } from './SizeCard.tsx';
 import { StepsCard } from './StepsCard.tsx';
 import { ThroughCard } from './ThroughCard.tsx';
 import { useScaling, type Scaling } from './useScaling.ts';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 /** What does not move with the size is not drawn again at every key. */
 const CookCautions = memo(Cautions);

@@ -1,8 +1,8 @@
-import { sayMass, sayPortions, sayVolume, toNumber } from '#core/kitchen';
+import { countOf, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
 import { sayLimit, type ScaledRecipe } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Why } from '../app/ui.tsx';
-import { countOf, sayDayYear } from '#core/kitchen';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 const litres = (ml: number): string => (ml >= 1000 ? sayVolume(Math.round(ml / 50) * 50) : sayVolume(Math.round(ml / 5) * 5));
 

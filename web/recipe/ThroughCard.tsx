@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
-import { countOf, sayMinutes, sayVolume } from '#core/kitchen';
+import { countOf, sayMinutes } from '#core/kitchen';
 import { sayWhy, type Load, type Passage } from '#core/recipe';
 import { Why } from '../app/ui.tsx';
 import { VesselDrawing } from '../draw/Vessels.tsx';
+import { sayVolume } from '../app/measures.ts';
 
 const openWords: Readonly<Record<Passage['open'][number], string>> = {
   noPots: 'No pot with a size is known, so loads and boil-off are not worked out.',

@@ -108,7 +108,7 @@ export function draftFrom(params: URLSearchParams, data: RecipeAnswer): Draft {
   const { revision, household } = data;
   const by = ways.find((w) => w === params.get('by')) ?? 'portions';
   const v = params.get('v') ?? '';
-  const text = (way: Way, usual: string): string => (by === way && v ? v : usual);
+  const text = (way: Way, usual: string): string => (params.get('by') === way && v ? v : usual);
   const biggest = vesselsFor(data)[0]?.id ?? '';
   const firstLine = revision.lines.find((l) => l.moment === 'batch' && l.amount !== undefined);
   const have = (by === 'have' ? v : '').split(',').flatMap((part) => {

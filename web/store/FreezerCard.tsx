@@ -1,8 +1,9 @@
 import type { Place } from '#core/contract';
-import { countOf, sayVolume } from '#core/kitchen';
+import { countOf } from '#core/kitchen';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
 import { Cutaway } from '../draw/Cutaway.tsx';
+import { sayVolume } from '../app/measures.ts';
 
 export function FreezerCard({
   f,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { addDays, clockOf, dayOf, listOf, sayDayYear, sayMass, sayNear, sayPortions, sayVolume, sayWeekday } from '#core/kitchen';
+import { addDays, clockOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { sayError, useFrameQuery, usePackQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
@@ -10,6 +10,7 @@ import { LabelDrawing } from '../draw/LabelDrawing.tsx';
 import { previewOf } from '../pack/usePreview.ts';
 import { MoveTo } from './MoveTo.tsx';
 import { placeName } from './words.ts';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Kind } from '#core/contract';
-import { countOf, sayDay, sayMass, sayVolume } from '#core/kitchen';
+import { countOf, sayDay } from '#core/kitchen';
 import type { PackBrief } from '#core/session';
 import { useStoreQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
@@ -11,6 +11,7 @@ import { MoveTo } from './MoveTo.tsx';
 import { amountOf, placeName } from './words.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
+import { sayMass, sayVolume } from '../app/measures.ts';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { addDays, sayDay, sayNear, sayPortions, sayVolume, shortWeekday } from '#core/kitchen';
+import { addDays, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, Why } from '../app/ui.tsx';
@@ -8,6 +8,7 @@ import { Plates } from '../draw/Plates.tsx';
 import { RunwayCurve } from '../draw/RunwayCurve.tsx';
 import { amountOf, placeName } from '../store/words.ts';
 import { dishes } from './dishes.ts';
+import { sayVolume } from '../app/measures.ts';
 
 export function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();
