@@ -4,6 +4,7 @@ import { Link, Outlet, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
 import { useFrameQuery } from './api.ts';
 import { useCommands } from './commands.ts';
+import { unitsNow } from './measures.ts';
 import { putRefusedAside } from './outbox.ts';
 import { takeOver, useNewVersion } from './serviceWorker.ts';
 import { BottomBar, Rail } from './Rail.tsx';
@@ -124,7 +125,7 @@ export function Frame() {
       <div>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <div id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
-          <Outlet />
+          <Outlet key={data?.household.units ?? unitsNow()} />
         </div>
       </div>
       <BottomBar />
