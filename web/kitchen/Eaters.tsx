@@ -29,7 +29,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           <section className="card" aria-label="Who is at the table">
             <div className="cardhead">
               <h2>Who is at the table</h2>
-              <span className="quiet">breakfast, lunch, dinner</span>
+              <span className="quiet">breakfast, lunch, dinner; tap one to change it</span>
             </div>
             <Weeks data={data} />
           </section>

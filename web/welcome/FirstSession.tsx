@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
-import { maxPortions } from '#core/recipe';
+import { maxPortions, solveBases } from '#core/recipe';
 import { portionName, type KitchenAnswer, type Starter } from '#core/session';
 import { useRecipesQuery, useStartersQuery } from '../app/api.ts';
 import { useCommands, type NewChange } from '../app/commands.ts';
@@ -26,12 +26,20 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
     s.recipe.kind === 'meal' || s.recipe.kind === 'kit'
       ? Math.max(s.revision.servings, Math.ceil(table * dinnersOfADish))
       : s.revision.servings;
+  const portionsOf = (s: Starter): number => chosen[s.recipe.id] ?? usual(s);
   const toggle = (s: Starter): void =>
     setChosen(({ [s.recipe.id]: now, ...rest }) => (now === undefined ? { ...rest, [s.recipe.id]: usual(s) } : rest));
   const picked = starters.filter((s) => chosen[s.recipe.id] !== undefined);
   const plan = async (): Promise<void> => {
     const id = newId();
-    const kept = picked.map((s) => {
+    const wanted = solveBases(
+      picked.map((s) => ({ recipeId: s.recipe.id, portions: portionsOf(s) })),
+      (recipeId) => starters.find((s) => s.recipe.id === recipeId)?.revision,
+    );
+    // what a dish draws from is cooked first, in the same session
+    const bases = wanted.ok ? starters.filter((s) => !picked.includes(s) && wanted.batches.some((b) => b.recipeId === s.recipe.id)) : [];
+    const asked = (s: Starter): number => (wanted.ok ? (wanted.batches.find((b) => b.recipeId === s.recipe.id)?.portions ?? 0) : 0);
+    const kept = [...bases, ...picked].map((s) => {
       const mine = own.find((r) => r.recipe.id === s.recipe.id)?.recipe;
       return { starter: s, recipeId: s.recipe.id, revisionId: mine?.revisionId ?? s.revision.id, isNew: !mine };
     });
@@ -55,7 +63,7 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
             id: newId(),
             recipeId: k.recipeId,
             revisionId: k.revisionId,
-            portions: chosen[k.recipeId] ?? usual(k.starter),
+            portions: chosen[k.recipeId] ?? Math.max(k.starter.revision.servings, Math.ceil(asked(k.starter))),
           })),
         },
       },
