@@ -79,6 +79,7 @@ test('a counted line is taken back, and a line that is not understood stays in t
   await page.getByRole('button', { name: 'Freezer box, 70 L' }).click();
   await settled(page);
   await page.goto(`${server.address}/store/count`);
+  const packs = async () => (await getJson<StoreAnswer>(server, '/store')).packs.length;
   const field = page.getByLabel('What it is, how many, about when, where');
   await field.fill('stew 4 garage');
   await page.keyboard.press('Enter');
@@ -89,9 +90,7 @@ test('a counted line is taken back, and a line that is not understood stays in t
   await expect(page.getByRole('alert')).toContainText('Where does it stand?');
   await field.fill('stew 4 oct top');
   await page.keyboard.press('Enter');
-  await settled(page);
-  expect((await getJson<StoreAnswer>(server, '/store')).packs).toHaveLength(4);
+  await expect.poll(packs).toBe(4);
   await page.getByRole('button', { name: 'Take back Stew' }).click();
-  await settled(page);
-  expect((await getJson<StoreAnswer>(server, '/store')).packs).toHaveLength(0);
+  await expect.poll(packs).toBe(0);
 });

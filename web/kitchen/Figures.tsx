@@ -189,7 +189,7 @@ export function Figures() {
           {isFetching && data.table !== table ? 'One moment' : countOf(rows.length, 'row')}
         </span>
       </div>
-      <div style={{ overflowX: 'auto', marginTop: 12 }} tabIndex={0} role="region" aria-label={tableNames[table]}>
+      <div style={{ position: 'relative', overflowX: 'auto', marginTop: 12 }} tabIndex={0} role="region" aria-label={tableNames[table]}>
         <table className="plain">
           <thead>
             <tr>
