@@ -28,4 +28,38 @@ describe('demand over a span', () => {
     for (const day of daysFrom('2026-11-24', 4))
       expect(demand([table[0]!, away], day).eaters.map((e) => e.eaterId)).toEqual(day === '2026-11-25' ? ['osk'] : ['osk', 'joaquim']);
   });
+  it('grows with an appetite, by whole quarters, and never falls under one quarter', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 3, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (appetite, more) => {
+        const asks = (a: number) => demandOver([testEater('osk', { appetite: a })], '2026-11-24', 1).quarters;
+        expect(Number.isInteger(asks(appetite))).toBe(true);
+        expect(asks(appetite)).toBeGreaterThanOrEqual(1);
+        expect(Math.abs(asks(appetite) - 4 * appetite)).toBeLessThanOrEqual(appetite < 0.125 ? 1 : 0.5);
+        expect(asks(appetite + more)).toBeGreaterThanOrEqual(asks(appetite));
+      }),
+    );
+  });
+  it('lays no plate for a baby, whose meals stand beside', () => {
+    const pia = testEater('pia', {
+      stage: 'baby',
+      baby: { mealsPerDay: 3, cubesPerMeal: 2 },
+    });
+    const span = demandOver([...table, pia], '2026-11-24', 7);
+    expect(span.quarters).toBe(demandOver(table, '2026-11-24', 7).quarters);
+    expect(span.babyMeals).toBe(span.days.reduce((s, d) => s + d.babyMeals, 0));
+    expect(span.babyMeals).toBe(21);
+  });
+  it('counts a guest as a whole plate on that dinner alone', () => {
+    const visits = [{ day: '2026-11-26', meal: 'dinner' as const, plates: 3 }];
+    const gain = demandOver(table, '2026-11-24', 5, visits).days.map(
+      (d, i) => d.quarters - demandOver(table, '2026-11-24', 5).days[i]!.quarters,
+    );
+    expect(gain).toEqual([0, 0, 12, 0, 0]);
+  });
+  it('asks for nothing where nobody sits, over no days, or before a stay ends', () => {
+    expect(demandOver([], '2026-11-24', 7).quarters).toBe(0);
+    expect(demandOver(table, '2026-11-24', 0)).toEqual({ days: [], quarters: 0, babyMeals: 0 });
+    const gone = testEater('osk', { presence: { ...everyDay, away: [{ from: '2026-11-25', to: '2026-11-27' }] } });
+    expect(demandOver([gone], '2026-11-24', 5).days.map((d) => d.quarters)).toEqual([4, 0, 0, 0, 4]);
+  });
 });
