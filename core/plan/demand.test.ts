@@ -56,7 +56,7 @@ describe('demand over a span', () => {
     );
     expect(gain).toEqual([0, 0, 12, 0, 0]);
   });
-  it('asks for nothing where nobody sits, over no days, or before a stay ends', () => {
+  it('asks for nothing where nobody sits, over no days, or while they are away', () => {
     expect(demandOver([], '2026-11-24', 7).quarters).toBe(0);
     expect(demandOver(table, '2026-11-24', 0)).toEqual({ days: [], quarters: 0, babyMeals: 0 });
     const gone = testEater('osk', { presence: { ...everyDay, away: [{ from: '2026-11-25', to: '2026-11-27' }] } });
