@@ -179,6 +179,7 @@ export function Figures() {
         </label>
         <input
           className="field grow"
+          style={{ minWidth: 190 }}
           type="search"
           placeholder="Search this table"
           aria-label="Search this table"

@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../app/api.ts';
 import { PageHead, Waiting } from '../app/ui.tsx';
@@ -32,6 +32,13 @@ export function KitchenPage() {
   const { data, error, refetch } = useKitchenQuery();
   const [params, setParams] = useSearchParams();
   const tab = (tabs.find(([id]) => id === params.get('tab'))?.[0] ?? 'eaters') satisfies Tab;
+  const here = useRef<HTMLButtonElement>(null);
+  const ready = data !== undefined;
+  useEffect(() => {
+    // on a phone the row of parts runs off the side: bring the open one into its middle
+    const row = here.current?.parentElement;
+    if (row && here.current) row.scrollLeft = here.current.offsetLeft - row.offsetLeft - (row.clientWidth - here.current.offsetWidth) / 2;
+  }, [tab, ready]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   return (
     <main className="page">
@@ -41,6 +48,7 @@ export function KitchenPage() {
             <button
               type="button"
               key={id}
+              ref={tab === id ? here : undefined}
               className="chip"
               aria-pressed={tab === id}
               onClick={() => setParams({ tab: id }, { replace: true })}

@@ -63,6 +63,7 @@ function Found({ data }: { data: LarderAnswer }) {
         <div className="row wrap" style={{ gap: 10 }}>
           <input
             className="field grow"
+            style={{ minWidth: 190 }}
             type="search"
             placeholder="Name, here or elsewhere"
             aria-label="Search ingredients"
