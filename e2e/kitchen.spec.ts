@@ -1,4 +1,12 @@
-import type { KitchenAnswer, LarderAnswer, RecipeAnswer, ReferenceAnswer, SessionView, SessionsAnswer } from '../core/session/index.ts';
+import type {
+  KitchenAnswer,
+  LarderAnswer,
+  RecipeAnswer,
+  ReferenceAnswer,
+  SessionView,
+  SessionsAnswer,
+  TodayAnswer,
+} from '../core/session/index.ts';
 import { expect, getJson, moveClock, settled, test } from './base.ts';
 
 const ics = [
@@ -189,3 +197,32 @@ test('Cook by feel: pinches and pours survive a reload and become a recipe that 
 });
 
 const size4 = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Size' });
+
+test('Kitchen: reminders keep their hours, a wrong hour is refused, and the question of the evening can be left out', async ({
+  page,
+  server,
+}) => {
+  const takeOut = async () => (await getJson<TodayAnswer>(server, '/today')).view.takeOut.map((t) => t.by.slice(11, 16));
+  expect(await takeOut()).not.toContain('07:30');
+  await page.goto(`${server.address}/kitchen?tab=household`);
+  const keep = page.getByRole('button', { name: 'Keep' });
+  await page.getByLabel('Take out at').fill('25:00');
+  await expect(page.getByRole('alert')).toContainText('hours and minutes, such as 20:00');
+  await expect(keep).toBeDisabled();
+  await page.getByLabel('Take out at').fill('07:30');
+  await page.getByLabel('Ask if dinner was as planned').selectOption('never');
+  await keep.click();
+  await expect.poll(async () => new Set(await takeOut())).toEqual(new Set(['07:30']));
+
+  // at nine the question would stand there, as it does again once it is wanted
+  await moveClock(server, '2026-11-24T21:00:00.000Z');
+  await page.goto(server.address);
+  await expect(page.getByRole('link', { name: 'Log tonight’s dinner' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'This evening' })).toBeHidden();
+  await page.goto(`${server.address}/kitchen?tab=household`);
+  await page.getByLabel('Ask if dinner was as planned').selectOption('yes');
+  await keep.click();
+  await settled(page);
+  await page.goto(server.address);
+  await expect(page.getByRole('region', { name: 'This evening' })).toBeVisible();
+});

@@ -4,6 +4,9 @@ import { daySchema, idSchema, kindSchema, mealSchema } from './basics.ts';
 /** Grown guests at one meal; each eats a plate. */
 export const guestsSchema = z.object({ day: daySchema, meal: mealSchema, plates: z.number().int().min(1).max(20) });
 
+/** Hours and minutes of a day. */
+const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
+
 /** Household settings (K6). */
 export const householdSchema = z.object({
   id: idSchema,
@@ -25,6 +28,8 @@ export const householdSchema = z.object({
   demoAnchor: daySchema.optional(),
   /** Guests at a dinner of the household's own days. */
   guests: z.array(guestsSchema).max(120).optional(),
+  /** When Today reminds: of what must leave the freezer, and of a dinner not written down. Without a time it goes by dinner. */
+  reminders: z.object({ takeOutAt: clockSchema.optional(), askDinner: z.boolean(), askDinnerAt: clockSchema.optional() }).optional(),
 });
 
 const weekSchema = z.partialRecord(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun']), z.array(mealSchema));

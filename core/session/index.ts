@@ -20,7 +20,7 @@ export {
 export { sessionLog, type SessionLog, type TaskLog } from './log.ts';
 export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
 export { groupOf, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
-export { thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
+export { asksAboutDinner, thawHoursOf, todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';

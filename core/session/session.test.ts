@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EventData, TamboEvent } from '#core/contract';
-import { addDays } from '#core/kitchen';
+import { addDays, clockOf, instantAt, minutesBetween } from '#core/kitchen';
 import { foldPack, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testHousehold, testSession, testWorld } from './fixtures.ts';
 import {
+  asksAboutDinner,
   containerFacts,
   dinnerQuarters,
   dinnersLeft,
@@ -230,5 +231,38 @@ describe('today', () => {
     expect(todayView(testWorld({ household: testHousehold }, [], [planned]), today, false).takeOut[0]).toMatchObject({
       by: '2026-11-24T18:30:00.000Z',
     });
+  });
+  it('keeps the household’s own hour, and still leaves the thaw hours before dinner', () => {
+    const out = (takeOutAt: string | undefined, thaw: string) =>
+      todayView(
+        testWorld(
+          { household: { ...testHousehold, ...(takeOutAt && { reminders: { takeOutAt, askDinner: true } }) } },
+          [],
+          [{ ...pack('p', { thaw }), planned: { day: addDays(today, 2), meal: 'dinner' as const } }],
+        ),
+        today,
+        false,
+      ).takeOut[0]!.by;
+    const dinner = instantAt(addDays(today, 2), testHousehold.dinnerAt, testHousehold.timeZone);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 72 }), (minute, hours) => {
+        const at = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+        const by = out(at, `1 to ${hours} h`);
+        expect(clockOf(by, testHousehold.timeZone)).toBe(at);
+        const before = minutesBetween(by, dinner) / 60;
+        expect(before).toBeGreaterThanOrEqual(hours);
+        expect(before).toBeLessThan(hours + 24);
+      }),
+    );
+    expect(out('08:00', '18 to 24 h')).toBe(instantAt(addDays(today, 1), '08:00', testHousehold.timeZone));
+    expect(out('21:30', '18 to 24 h')).toBe(instantAt(today, '21:30', testHousehold.timeZone));
+    expect(out(undefined, '1 to 0 h')).toBe(instantAt(addDays(today, 1), '22:00', testHousehold.timeZone));
+  });
+  it('asks about dinner from its hour on, or never', () => {
+    expect(asksAboutDinner({ dinnerAt: '18:30' }, '18:29')).toBe(false);
+    expect(asksAboutDinner({ dinnerAt: '18:30' }, '18:30')).toBe(true);
+    expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: true, askDinnerAt: '20:00' } }, '19:00')).toBe(false);
+    expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: true, askDinnerAt: '20:00' } }, '20:00')).toBe(true);
+    expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: false } }, '23:00')).toBe(false);
   });
 });

@@ -1,4 +1,4 @@
-import type { Day, Instant } from '#core/contract';
+import type { Day, Household, Instant } from '#core/contract';
 import { addDays, daysFrom, demand, instantAt } from '#core/kitchen';
 import { probablyEaten } from '#core/eat';
 import { statusOf, useFirst, type Due, type PackState } from '#core/store';
@@ -33,14 +33,27 @@ export const thawHoursOf = (pack: Pick<PackState, 'thaw'>): number => {
   return m?.[1] ? Number(m[1]) : 24;
 };
 
-/** Meals leave the freezer thaw hours before dinner, at the latest at ten the evening before, when somebody is awake. */
-function takeOutBy(pack: PackState, day: Day, world: World): Instant {
-  const latest = instantAt(addDays(day, -1), '22:00', world.household.timeZone);
-  const hours = thawHoursOf(pack);
-  const days = Math.ceil(hours / 24);
-  const counted = instantAt(addDays(day, -days), world.household.dinnerAt, world.household.timeZone);
-  return counted < latest ? counted : latest;
+const minuteOfDay = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
+
+/**
+ * When a planned pack has to leave the freezer: at the household's own hour, the last time that leaves its thaw hours
+ * before dinner. Without such an hour at dinner time, and at the latest at ten the evening before, when somebody is awake.
+ */
+function takeOutBy(pack: PackState, day: Day, { household }: World): Instant {
+  const { dinnerAt, timeZone, reminders } = household;
+  const at = reminders?.takeOutAt ?? dinnerAt;
+  const hours = thawHoursOf(pack) + (minuteOfDay(at) - minuteOfDay(dinnerAt)) / 60;
+  const counted = instantAt(addDays(day, -Math.ceil(hours / 24)), at, timeZone);
+  const latest = instantAt(addDays(day, -1), '22:00', timeZone);
+  return reminders?.takeOutAt || counted < latest ? counted : latest;
 }
+
+/**
+ * Whether Today asks now if tonight's dinner was eaten as planned: from the household's hour on, unless it wants no such question.
+ * @example asksAboutDinner({ ...household, reminders: { askDinner: false } }, '21:00') // false
+ */
+export const asksAboutDinner = ({ dinnerAt, reminders }: Pick<Household, 'dinnerAt' | 'reminders'>, clock: string): boolean =>
+  (reminders?.askDinner ?? true) && clock >= (reminders?.askDinnerAt ?? dinnerAt);
 
 /** What Today shows, from the stock and who is at the table. */
 export function todayView(world: World, today: Day, tonightLogged: boolean): TodayView {

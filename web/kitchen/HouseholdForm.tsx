@@ -13,7 +13,10 @@ export function HouseholdForm({ household }: { household: Household }) {
     broth: String(h.brothPacksPerWeek),
     groups: h.groupSizes.join(', '),
     address: h.address ?? '',
+    takeOut: h.reminders?.takeOutAt ?? '',
+    ask: h.reminders?.askDinnerAt ?? '',
   });
+  const [asks, setAsks] = useState<'yes' | 'no'>(h.reminders?.askDinner === false ? 'no' : 'yes');
   const par = numberOf(t.par);
   const lead = numberOf(t.lead);
   const broth = numberOf(t.broth);
@@ -22,16 +25,21 @@ export function HouseholdForm({ household }: { household: Household }) {
     .map((g) => Number(g.trim()))
     .filter((g) => Number.isInteger(g) && g > 0 && g <= 12);
   const whole = (n: number | undefined, most: number): boolean => n !== undefined && Number.isInteger(n) && n >= 0 && n <= most;
+  const isClock = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
   const problems = [
     ...(h.name.trim() ? [] : ['Give the household a name.']),
     ...(/^[A-Z]{3}$/.test(h.currency) ? [] : ['A currency has three letters, such as GBP.']),
     ...(whole(par, 60) ? [] : ['Days to keep in hand: a whole number up to 60.']),
     ...(whole(lead, 30) ? [] : ['Days of notice: a whole number up to 30.']),
     ...(broth !== undefined && broth >= 0 && broth <= 50 ? [] : ['Broth a week: 0 to 50.']),
+    ...(isClock(h.dinnerAt) ? [] : ['Dinner at: hours and minutes, such as 18:30.']),
+    ...([t.takeOut, t.ask].every((x) => x.trim() === '' || isClock(x.trim()))
+      ? []
+      : ['Reminders: hours and minutes, such as 20:00, or nothing to go by dinner.']),
     ...(groups.length > 0 ? [] : ['Pack sizes: whole portions, such as 2, 1.']),
   ];
   const save = (): void => {
-    const { address: _a, ...rest } = h;
+    const { address: _a, reminders: _r, ...rest } = h;
     void write(
       [
         {
@@ -45,6 +53,11 @@ export function HouseholdForm({ household }: { household: Household }) {
             brothPacksPerWeek: broth ?? 0,
             groupSizes: groups,
             ...(t.address.trim() && { address: t.address.trim() }),
+            reminders: {
+              ...(t.takeOut.trim() && { takeOutAt: t.takeOut.trim() }),
+              askDinner: asks === 'yes',
+              ...(t.ask.trim() && { askDinnerAt: t.ask.trim() }),
+            },
           },
         },
       ],
@@ -118,14 +131,6 @@ export function HouseholdForm({ household }: { household: Household }) {
             onChange={(v) => setT({ ...t, par: v })}
           />
           <Field
-            label="Notice before cooking"
-            unit="days"
-            type="number"
-            width={190}
-            value={t.lead}
-            onChange={(v) => setT({ ...t, lead: v })}
-          />
-          <Field
             label="Broth a week"
             unit="packs of 500 ml"
             type="number"
@@ -133,6 +138,42 @@ export function HouseholdForm({ household }: { household: Household }) {
             value={t.broth}
             onChange={(v) => setT({ ...t, broth: v })}
           />
+        </div>
+        <div>
+          <h3 style={{ marginBottom: 8 }}>Reminders on Today</h3>
+          <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+            <Field
+              label="Cook again"
+              unit="days’ notice"
+              type="number"
+              width={180}
+              value={t.lead}
+              onChange={(v) => setT({ ...t, lead: v })}
+            />
+            <Field
+              label="Take out at"
+              unit={`or ${h.dinnerAt}`}
+              width={150}
+              value={t.takeOut}
+              onChange={(v) => setT({ ...t, takeOut: v })}
+            />
+            <Pick
+              label="Ask if dinner was as planned"
+              value={asks}
+              options={[
+                ['yes', 'each evening'],
+                ['no', 'never'],
+              ]}
+              onChange={setAsks}
+            />
+            {asks === 'yes' && (
+              <Field label="Ask from" unit={`or ${h.dinnerAt}`} width={140} value={t.ask} onChange={(v) => setT({ ...t, ask: v })} />
+            )}
+          </div>
+          <p className="quiet" style={{ marginTop: 8 }}>
+            A pack leaves the freezer the last time that hour leaves its thaw hours before dinner. Without the question, what was planned
+            counts as probably eaten until you say so.
+          </p>
         </div>
         <Field
           label="Address that a label’s code opens, if phones reach Tambo by one"

@@ -1,5 +1,6 @@
 import { Link, Navigate } from 'react-router';
 import { clockOf, listOf, sayLongDay, sayPortions } from '#core/kitchen';
+import { asksAboutDinner } from '#core/session';
 import { useFrameQuery, useTodayQuery } from '../app/api.ts';
 import { Cautions, Waiting } from '../app/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
@@ -20,7 +21,7 @@ export function TodayPage() {
   const tonight = view.tonight.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit');
   const names = [...new Set(tonight.map((p) => p.name))];
   const plates = sayPortions(view.tonight.quarters / 4);
-  const asks = !view.tonight.logged && names.length > 0 && clockOf(frame.now, frame.household.timeZone) >= frame.household.dinnerAt;
+  const asks = !view.tonight.logged && names.length > 0 && asksAboutDinner(frame.household, clockOf(frame.now, frame.household.timeZone));
   const lead = view.tonight.logged
     ? 'Tonight’s dinner is written down.'
     : names.length > 0
