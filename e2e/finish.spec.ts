@@ -17,6 +17,7 @@ test('keys: a sheet lists them, the finder goes anywhere, u takes back, and sing
   await expect(page).toHaveURL(/\/store$/);
   await page.keyboard.press('n');
   await expect(page).toHaveURL(/\/store\/count/);
+  await expect(page.getByLabel('What it is, how many, about when, where')).toBeFocused();
 
   // the finder: a dish, a code, what to do
   const finder = page.getByRole('combobox', { name: /Find a recipe/ });

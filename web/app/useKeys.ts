@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { stations } from './stations.ts';
 
 interface Keys {
@@ -26,7 +26,6 @@ const typing = (target: EventTarget | null): boolean =>
 /** The keys of the whole app; single letters can be switched off (WCAG 2.1.4) and never act inside a field or a dialogue. */
 export function useKeys({ singleKeys, busy, onFind, onSheet, onUndo }: Keys): void {
   const navigate = useNavigate();
-  const { pathname } = useLocation();
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
       if ((e.ctrlKey || e.metaKey) && !e.altKey && e.key.toLowerCase() === 'k') {
@@ -37,6 +36,8 @@ export function useKeys({ singleKeys, busy, onFind, onSheet, onUndo }: Keys): vo
       if (e.ctrlKey || e.metaKey || e.altKey || e.repeat || busy || typing(e.target) || document.querySelector('[role=dialog]')) return;
       if (e.key === '?') return onSheet();
       if (!singleKeys) return;
+      // the address is ahead of what is drawn while a page is fetched
+      const { pathname } = window.location;
       const station = stations[Number(e.key) - 1];
       if (station) void navigate(station.to);
       else if (e.key === 'n') void navigate(newHere.find(([prefix]) => pathname.startsWith(prefix))?.[1] ?? '/plan?new=1');
@@ -49,5 +50,5 @@ export function useKeys({ singleKeys, busy, onFind, onSheet, onUndo }: Keys): vo
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [singleKeys, busy, onFind, onSheet, onUndo, navigate, pathname]);
+  }, [singleKeys, busy, onFind, onSheet, onUndo, navigate]);
 }
