@@ -66,6 +66,13 @@ export const dayOf = (instant: Instant, zone: string): Day =>
 /** The clock time of an instant in a zone, `HH:MM`. */
 export const clockOf = (instant: Instant, zone: string): string =>
   Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
+/** Minutes since midnight of a clock time, `HH:MM`. */
+export const minuteOfDay = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
+/** The clock time so many minutes later, round the clock. */
+export const clockPlus = (clock: string, minutes: number): string => {
+  const t = (((minuteOfDay(clock) + Math.round(minutes)) % 1440) + 1440) % 1440;
+  return `${String(Math.floor(t / 60)).padStart(2, '0')}:${String(t % 60).padStart(2, '0')}`;
+};
 /** The instant of a clock time on a day in a zone; a time skipped by summer time moves forward. */
 export const instantAt = (day: Day, time: string, zone: string): Instant =>
   Temporal.PlainDateTime.from(`${day}T${time}`)

@@ -2,9 +2,13 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   addMonths,
+  clockPlus,
   capital,
   countOf,
   listOf,
+  minuteOfDay,
+  quarterDown,
+  quarterUp,
   sayDayYear,
   sayLongDay,
   sayMass,
@@ -86,4 +90,33 @@ describe('how days are said', () => {
     ['2026-12-04', 'Fri 4 Dec'],
     ['2026-11-20', 'Fri 20 Nov'],
   ])('%s is %s', (day, text) => expect(plain(sayNear(day, '2026-11-24'))).toBe(text));
+});
+
+describe('quarters of a portion', () => {
+  it('are never short when asked for, never promised twice when there, and noise moves neither', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 500, noNaN: true }), fc.integer({ min: 0, max: 2000 }), (n, q) => {
+        expect(quarterUp(n)).toBeGreaterThanOrEqual(n - 1e-6);
+        expect(quarterDown(n)).toBeLessThanOrEqual(n + 1e-6);
+        expect(quarterUp(n) - quarterDown(n)).toBeLessThanOrEqual(0.25);
+        for (const noise of [-1e-8, 0, 1e-8]) {
+          expect(quarterUp(q / 4 + noise)).toBe(q / 4);
+          expect(quarterDown(q / 4 + noise)).toBe(q / 4);
+        }
+      }),
+    );
+  });
+});
+
+describe('a clock time later', () => {
+  it('goes round the clock', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: -5000, max: 5000 }), (from, by) => {
+        const later = clockPlus(clockPlus('00:00', from), by);
+        expect(later).toMatch(/^([01]\d|2[0-3]):[0-5]\d$/);
+        expect((((minuteOfDay(later) - from - by) % 1440) + 1440) % 1440).toBe(0);
+      }),
+    );
+    expect(clockPlus('23:30', 45)).toBe('00:15');
+  });
 });

@@ -12,6 +12,14 @@ function trimmed(n: number, digits: 0 | 1 | 2 | 3): string {
   return String(Math.round(n * power) / power);
 }
 
+/** What a sum in floating point may be off by, far under a quarter. */
+const noise = 1e-6;
+
+/** Portions asked for, rounded up to the quarter, so that no plate is short. Noise of arithmetic is no quarter. */
+export const quarterUp = (portions: number): number => Math.max(0, Math.ceil(portions * 4 - noise)) / 4;
+/** Portions there are, rounded down to the quarter, so that none is promised twice. Noise of arithmetic costs no quarter. */
+export const quarterDown = (portions: number): number => Math.floor(portions * 4 + noise) / 4;
+
 /**
  * Portions in quarters, as a cook writes them.
  * @example sayPortions(1.5) // '1½'

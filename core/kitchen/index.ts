@@ -5,13 +5,14 @@ export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from 
 export { densityFor, gramsOf, type MassResult } from './mass.ts';
 export { measure, wholePieces, type Measured } from './rounding.ts';
 export { measureIn, sayMassIn, sayVolumeIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
-export { capital, countOf, listOf, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
+export { capital, countOf, listOf, quarterDown, quarterUp, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
 export {
   addDays,
   addMinutes,
   addMonths,
   addMs,
   clockOf,
+  clockPlus,
   dayOf,
   daysBetween,
   daysFrom,
@@ -19,6 +20,7 @@ export {
   longWeekday,
   maxDay,
   minDay,
+  minuteOfDay,
   minutesBetween,
   monthsOld,
   nextWeekday,

@@ -1,6 +1,6 @@
 import type { Place } from '#core/contract';
 import type { Schedule } from '#core/cook';
-import { countOf, listOf, sayMinutes, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
+import { countOf, listOf, quarterDown, quarterUp, sayMinutes, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
 import { outerMl, type Free } from '#core/pack';
 import type { PlaceRoom } from '#core/store';
 import type { BaseNeed } from './bases.ts';
@@ -84,7 +84,7 @@ export function fitCheck(input: FitInput): Fit {
 
   for (const base of input.bases ?? []) {
     const have = base.made + base.inStore;
-    const draws = base.draws.map((d) => `${sayPortions(Math.ceil(d.portions * 4) / 4)} for ${d.name}`);
+    const draws = base.draws.map((d) => `${sayPortions(quarterUp(d.portions))} for ${d.name}`);
     const from = [
       base.made > 0 ? `${sayPortions(base.made)} made here` : '',
       base.inStore > 0 ? `${sayPortions(base.inStore)} in store` : '',
@@ -92,8 +92,8 @@ export function fitCheck(input: FitInput): Fit {
     rows.push({
       id: `base:${base.recipeId}`,
       name: base.name,
-      need: Math.ceil(base.asked * 4 - 1e-6) / 4,
-      have: Math.floor(have * 4 + 1e-6) / 4,
+      need: quarterUp(base.asked),
+      have: quarterDown(have),
       unit: 'portion',
       fits: base.short < 0.01,
       says: `${listOf(draws)}; ${from.length > 0 ? listOf(from) : 'none made here, none in store'}`,
@@ -101,8 +101,8 @@ export function fitCheck(input: FitInput): Fit {
         base.short < 0.01
           ? []
           : [
-              `cook ${sayPortions(Math.ceil((base.asked - base.inStore) * 4 - 1e-6) / 4)} of it here`,
-              `share what there is: ${listOf(base.draws.map((d) => `${sayPortions(Math.floor(d.gets * 4) / 4)} for ${d.name}`))}`,
+              `cook ${sayPortions(quarterUp(base.asked - base.inStore))} of it here`,
+              `share what there is: ${listOf(base.draws.map((d) => `${sayPortions(quarterDown(d.gets))} for ${d.name}`))}`,
               'cook fewer portions of what draws from it',
             ],
     });

@@ -1,5 +1,5 @@
 import type { Day, Household, Instant } from '#core/contract';
-import { addDays, daysFrom, demand, instantAt } from '#core/kitchen';
+import { addDays, daysFrom, demand, instantAt, minuteOfDay } from '#core/kitchen';
 import { probablyEaten } from '#core/eat';
 import { statusOf, useFirst, type Due, type PackState } from '#core/store';
 import type { World } from './world.ts';
@@ -32,8 +32,6 @@ export const thawHoursOf = (pack: Pick<PackState, 'thaw'>): number => {
   const m = /to (\d+)/.exec(pack.thaw ?? '');
   return m?.[1] ? Number(m[1]) : 24;
 };
-
-const minuteOfDay = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
 
 /**
  * When a planned pack has to leave the freezer: at the household's own hour, the last time that leaves its thaw hours

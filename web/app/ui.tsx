@@ -86,6 +86,35 @@ export function Empty({ title, text, children }: { title: string; text: string; 
   );
 }
 
+/** A short figure in a line of words: right-aligned, kept as typed, marked when it cannot be. */
+export function Figure({
+  label,
+  value,
+  onChange,
+  width = 76,
+  bad,
+  loud = false,
+}: {
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+  width?: number;
+  bad?: boolean;
+  loud?: boolean;
+}) {
+  return (
+    <input
+      className="field"
+      style={{ width, textAlign: 'right', ...(loud && { fontWeight: 700, fontSize: 18 }), ...(bad && { borderColor: 'var(--tomato)' }) }}
+      inputMode="decimal"
+      aria-label={label}
+      aria-invalid={bad}
+      value={value}
+      onChange={(e) => onChange(e.currentTarget.value)}
+    />
+  );
+}
+
 /** Minus and plus around a figure, large enough for wet thumbs. */
 export function Stepper({
   label,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { addMinutes, clockOf, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
+import { addMinutes, clockOf, clockPlus, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
 import { cooksNow, type TaskView } from '#core/session';
 import { useFrameQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
@@ -9,7 +9,7 @@ import { Cautions, Empty, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Score } from './Score.tsx';
-import { kindOf, dishOf, clockPlus } from './words.ts';
+import { kindOf, dishOf } from './words.ts';
 import { usePending, useTaskActions, withPending } from './taskActions.ts';
 import { useOwnCook } from './useOwnCook.ts';
 import { NowCard } from './NowCard.tsx';

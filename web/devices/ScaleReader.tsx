@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import type { ScaleReading } from '#core/session';
 import { standIn, type ScaleSource } from './scaleSource.ts';
 import { sayMass } from '../app/measures.ts';
+import { Figure } from '../app/ui.tsx';
 
 /** How often a page looks at the scale while it is open. */
 const everyMs = 350;
@@ -82,14 +83,7 @@ export function ScaleReader({
           }}
         >
           <span className="sub">{reading?.name ?? 'Stand-in scale'}: no scale is connected, so say what lies on it,</span>
-          <input
-            className="field"
-            style={{ width: 92, textAlign: 'right' }}
-            inputMode="decimal"
-            aria-label="Grams on the stand-in scale"
-            value={put}
-            onChange={(e) => setPut(e.currentTarget.value)}
-          />
+          <Figure label="Grams on the stand-in scale" value={put} onChange={setPut} width={92} />
           <button type="submit" className="btn o s" disabled={!(put1 >= 0) || put.trim() === ''}>
             g, put it on
           </button>

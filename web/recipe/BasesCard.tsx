@@ -1,11 +1,12 @@
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Revision } from '#core/contract';
-import { listOf, sayPortions } from '#core/kitchen';
+import { listOf, quarterUp, sayPortions } from '#core/kitchen';
 import { solveBases, type BasesResult, type ScaledRecipe } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { numberIn } from './target.ts';
 import { sayMass, sayVolume } from '../app/measures.ts';
+import { Figure } from '../app/ui.tsx';
 
 const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
   if (r.why === 'circle') return `These draw from each other in a circle: ${r.names.join(', from ')}. Take one of the lines out.`;
@@ -34,7 +35,7 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
             .filter((b) => b.recipeId !== data.revision.recipeId)
             .map((b) => {
               const kind = all.get(b.recipeId)?.kind ?? 'base';
-              const made = Math.ceil(b.portions * 4 - 1e-6) / 4;
+              const made = quarterUp(b.portions);
               return (
                 <li key={b.recipeId}>
                   <div className="grow">
@@ -69,7 +70,7 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
   const own = numberIn(packed);
   const solved = solveBases([...asked, ...(own > 0 ? [{ recipeId: revision.recipeId, portions: own }] : [])], (id) => all.get(id));
   const batch = solved.ok ? solved.batches.find((b) => b.recipeId === revision.recipeId) : undefined;
-  const made = batch ? Math.ceil(batch.portions * 4 - 1e-6) / 4 : 0;
+  const made = batch ? quarterUp(batch.portions) : 0;
   return (
     <section className="card" aria-label="Drawn by">
       <h2>For which dishes?</h2>
@@ -85,13 +86,10 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
                     {draw ? `takes ${amount(draw)}` : `written for ${sayPortions(r.servings)}`}
                   </span>
                 </span>
-                <input
-                  className="field"
-                  style={{ width: 76, textAlign: 'right' }}
-                  inputMode="decimal"
-                  aria-label={`Portions of ${r.name}`}
+                <Figure
+                  label={`Portions of ${r.name}`}
                   value={wants[r.recipeId] ?? ''}
-                  onChange={(e) => setWants({ ...wants, [r.recipeId]: e.currentTarget.value })}
+                  onChange={(text) => setWants({ ...wants, [r.recipeId]: text })}
                 />
               </label>
             </li>
@@ -102,14 +100,7 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
             <span className="grow">
               <b>Packed by itself</b>
             </span>
-            <input
-              className="field"
-              style={{ width: 76, textAlign: 'right' }}
-              inputMode="decimal"
-              aria-label="Portions packed by itself"
-              value={packed}
-              onChange={(e) => setPacked(e.currentTarget.value)}
-            />
+            <Figure label="Portions packed by itself" value={packed} onChange={setPacked} />
           </label>
         </li>
       </ul>

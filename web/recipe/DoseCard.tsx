@@ -5,6 +5,7 @@ import { doseFor, sayDose } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useIngredientsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
+import { Figure } from '../app/ui.tsx';
 import { Field, numberOf, Pick, Toggle } from '../kitchen/fields.tsx';
 import { useRevise } from './useRevise.ts';
 
@@ -113,14 +114,7 @@ export const DoseCard = memo(function DoseCard({ data }: { data: RecipeAnswer })
           {dose.perMl !== undefined && (
             <label className="row wrap" style={{ gap: 8, marginTop: 8 }}>
               <span>A pot of</span>
-              <input
-                className="field"
-                style={{ width: 76, textAlign: 'right' }}
-                inputMode="decimal"
-                aria-label="Litres in the pot"
-                value={litres}
-                onChange={(e) => setLitres(e.currentTarget.value)}
-              />
+              <Figure label="Litres in the pot" value={litres} onChange={setLitres} />
               <span>L wants</span>
               <b role="status">
                 {l !== undefined && l > 0

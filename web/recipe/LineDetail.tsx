@@ -4,6 +4,7 @@ import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
 import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
+import { Figure } from '../app/ui.tsx';
 import { EditLine } from './EditLines.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
@@ -53,14 +54,7 @@ function OwnPieces({ l }: { l: ScaledLine }) {
   return (
     <label className="row wrap" style={{ gap: 8 }}>
       <span>One of mine weighs</span>
-      <input
-        className="field"
-        style={{ width: 80, textAlign: 'right' }}
-        inputMode="decimal"
-        value={each}
-        onChange={(e) => setEach(e.currentTarget.value)}
-        aria-label="Weight of one of mine, grams"
-      />
+      <Figure label="Weight of one of mine, grams" value={each} onChange={setEach} width={80} />
       <span>g</span>
       {swap && (
         <b role="status">
@@ -143,15 +137,7 @@ function RatioFields({ rule, onChange }: { rule: Extract<ScalingRule, { rule: 'r
   const bad = !(n > 0 && n <= 99);
   return (
     <div className="row wrap" style={{ gap: 8 }}>
-      <input
-        className="field"
-        style={{ width: 80, textAlign: 'right' }}
-        inputMode="decimal"
-        aria-label="Percent"
-        value={text}
-        aria-invalid={bad}
-        onChange={(e) => setText(e.currentTarget.value)}
-      />
+      <Figure label="Percent" value={text} onChange={setText} width={80} bad={bad} />
       <span>% of</span>
       <select
         className="field"

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
 import { useIngredientsQuery, useRecipesQuery } from '../app/api.ts';
+import { Figure } from '../app/ui.tsx';
 
 /** Finds the ingredient or the recipe of one's own that a line means; typing searches, a tap takes it. */
 function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['item'], name: string) => void }) {
@@ -86,15 +87,7 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
         )}
       </td>
       <td>
-        <input
-          className="field"
-          style={{ width: 84, textAlign: 'right' }}
-          inputMode="decimal"
-          aria-label={`Amount of ${line.name}`}
-          aria-invalid={bad}
-          value={amount}
-          onChange={(e) => setA(e.currentTarget.value)}
-        />
+        <Figure label={`Amount of ${line.name}`} value={amount} onChange={setA} width={84} bad={bad} />
       </td>
       <td>
         <select

@@ -1,4 +1,4 @@
-import { countOf, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
+import { countOf, quarterDown, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
 import { sayLimit, type ScaledRecipe } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Why } from '../app/ui.tsx';
@@ -10,7 +10,7 @@ const litres = (ml: number): string => (ml >= 1000 ? sayVolume(Math.round(ml / 5
 export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledRecipe }) {
   const { revision, learned, runs } = data;
   const f = toNumber(scaled.factor);
-  const whole = Math.floor(scaled.portions * 4 + 1e-6) / 4;
+  const whole = quarterDown(scaled.portions);
   const restMl = scaled.finishedMl === undefined ? 0 : ((scaled.portions - whole) / scaled.portions) * scaled.finishedMl;
   const limit = sayLimit(scaled);
   const one = revision.serving.unit === 'ml' ? sayVolume(revision.serving.amount) : sayMass(revision.serving.amount);
