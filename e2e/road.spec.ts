@@ -120,12 +120,12 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
         .replace(/[\s\u00A0]+/g, ' ');
       expect(said.replace(/ /g, '')).toContain(label.name.replace(/ /g, ''));
       expect(said).toContain(label.code);
-      expect(said.replace(/ /g, '')).toContain(label.bestBy.replace(/[\s\u00A0]/g, ''));
+      expect(said.replace(/ /g, '')).toContain(label.bestBy!.replace(/[\s\u00A0]/g, ''));
       expect(said).toContain('Allergens not checked:');
       for (const t of mine) expect(t.x + t.width, t.text).toBeLessThanOrEqual(spot.x + 63.5 - 1.9);
       expect(mine.find((t) => t.text.includes(label.name.split(' ')[0]!))!.sizePt).toBeGreaterThanOrEqual(11);
       expect(
-        mine.find((t) => t.text.replace(/\u00A0/g, ' ').includes(label.bestBy.replace(/\u00A0/g, ' ')))!.sizePt,
+        mine.find((t) => t.text.replace(/\u00A0/g, ' ').includes(label.bestBy!.replace(/\u00A0/g, ' ')))!.sizePt,
       ).toBeGreaterThanOrEqual(10);
       if (i < 3) expect(sheet.qr({ x: spot.x + 42, y: spot.y, size: 21 })).toBe(`/p/${label.code}`);
     }

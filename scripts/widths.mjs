@@ -8,6 +8,7 @@ const file = (set, weight) =>
   fontkit.create(readFileSync(`${root}node_modules/@fontsource/source-sans-3/files/source-sans-3-${set}-${weight}-normal.woff`));
 const points = [...Array(0x250).keys()]
   .slice(0x20)
+  .concat([...Array(0x100).keys()].map((n) => 0x1e00 + n))
   .concat([0x2013, 0x2014, 0x2018, 0x2019, 0x201c, 0x201d, 0x2022, 0x2026, 0x2044, 0x20ac, 0x00d7]);
 const table = (weight) => {
   const fonts = [file('latin', weight), file('latin-ext', weight)];

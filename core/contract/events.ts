@@ -34,16 +34,26 @@ const filled = z.object({
   massG: z.number().min(0).max(60_000),
   volumeMl: z.number().min(0).max(60_000),
   outerMl: z.number().min(0).max(120_000),
-  made: z.object({ earliest: daySchema, latest: daySchema }),
+  /** Absent when nobody knows: then it was only found on a day. */
+  made: z.object({ earliest: daySchema, latest: daySchema }).optional(),
+  foundOn: daySchema.optional(),
   nOf: z.object({ n: z.number().int().min(1), of: z.number().int().min(1) }),
   life: lifeSchema,
-  bestBy: daySchema,
-  limit: daySchema,
+  bestBy: daySchema.optional(),
+  limit: daySchema.optional(),
   allergens: allergenSummarySchema,
   raw: z.boolean(),
   /** `Not for Osk (2 g salt)`: printed, since a pack may be given away. */
   cautions: z.array(z.string().max(160)).max(8),
   addOnDay: z.array(z.string().max(120)).max(20),
+  /** How much of each, for this pack. */
+  addAmounts: z.array(z.string().max(60)).max(20).optional(),
+  /** What its amount is said in. */
+  measure: z.enum(['g', 'ml']).optional(),
+  /** Of a kit: a whole dish, or a part of one such as raw mince. */
+  whole: z.boolean().optional(),
+  /** Hours in the fridge until no ice is left. */
+  thawH: z.object({ low: z.number().min(0).max(400), high: z.number().min(0).max(400) }).optional(),
   reheat: z.array(z.string().max(300)).max(6),
   thaw: z.string().max(200).optional(),
 });
@@ -54,7 +64,8 @@ const dayMeal = z.object({ day: daySchema, meal: mealSchema });
 /** Payload by event type. The stream is fixed by the type. */
 export const eventData = {
   filled,
-  labelled: z.object({ how: z.enum(['printed', 'hand']) }),
+  /** `says`: what it says about allergies, so that one knows when it is no longer true. */
+  labelled: z.object({ how: z.enum(['printed', 'hand']), says: z.string().max(2000).optional() }),
   moved: z.object({ placeId: idSchema, zoneId: idSchema }),
   planned: z.object({ for: dayMeal.nullable() }),
   pulled: dayMeal,
@@ -87,6 +98,10 @@ export const eventData = {
     tareG: z.number().min(0).max(50_000).optional(),
     netG: z.number().positive().max(200_000).optional(),
     volumeMl: z.number().positive().max(200_000),
+    /** One tub filled to its line and weighed: what a litre of it weighs is known from then on. */
+    tub: z.object({ ml: z.number().positive().max(30_000), g: z.number().positive().max(40_000) }).optional(),
+    /** Grams per millilitre that the other of weight and volume was worked out with. */
+    gPerMl: z.number().min(0.05).max(3).optional(),
     /** Weighed, dipped with a ruler, or ladled out; weighed when absent. */
     by: z.enum(['scale', 'ruler', 'ladle']).optional(),
   }),

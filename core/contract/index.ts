@@ -7,3 +7,4 @@ export * from './events.ts';
 export * from './writes.ts';
 export { exportJsonSchema, exportSchema } from './export.ts';
 export { refusals } from './refusals.ts';
+export { intentId } from './intent.ts';

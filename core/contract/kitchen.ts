@@ -1,8 +1,13 @@
 import { z } from 'zod';
 import { daySchema, idSchema, kindSchema, mealSchema } from './basics.ts';
 
-/** Grown guests at one meal; each eats a plate. */
-export const guestsSchema = z.object({ day: daySchema, meal: mealSchema, plates: z.number().int().min(1).max(20) });
+/** Grown guests at one meal; each eats a plate. What one of them is allergic to holds for that meal. */
+export const guestsSchema = z.object({
+  day: daySchema,
+  meal: mealSchema,
+  plates: z.number().int().min(1).max(20),
+  allergens: z.array(z.string().max(40)).max(14).optional(),
+});
 
 /** Hours and minutes of a day. */
 const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
@@ -82,6 +87,8 @@ export const equipmentSchema = z.object({
     'ice',
     'sink',
     'worktop',
+    'airFryer',
+    'toaster',
   ]),
   count: z.number().int().min(0).max(20),
   litres: z.number().positive().max(100).optional(),
@@ -89,6 +96,8 @@ export const equipmentSchema = z.object({
   heightMm: z.number().positive().max(1000).optional(),
   tareG: z.number().positive().max(50_000).optional(),
   watts: z.number().positive().max(20_000).optional(),
+  /** An oven with a fan bakes 20 °C lower. */
+  fan: z.boolean().optional(),
   /** How a hob heats; decides how much of its power reaches the pot. */
   heat: z.enum(['gas', 'ceramic', 'induction']).optional(),
   /** The owner's own limit, instead of the usual one for its kind. */
@@ -130,6 +139,8 @@ export const containerSchema = z.object({
   /** How it closes. */
   seal: z.enum(['lid', 'screw', 'zip', 'crimp', 'heat', 'none']).optional(),
   materialId: idSchema,
+  /** Whether it may go into a microwave, as marked on it. */
+  microwave: z.enum(['yes', 'no', 'unknown']).optional(),
   presetId: idSchema.optional(),
 });
 
@@ -140,6 +151,8 @@ export const placeSchema = z.object({
   kind: z.enum(['freezer', 'chest', 'fridge', 'coolRoom', 'shelf']),
   litres: z.number().positive().max(2000),
   temperatureC: z.number().min(-60).max(40),
+  /** Share of its litres that packs can really fill, as its owner found. */
+  usableShare: z.number().min(0.1).max(1).optional(),
   zones: z
     .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: z.number().positive().max(2000) }))
     .min(1)

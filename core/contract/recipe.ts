@@ -95,14 +95,20 @@ export const revisionSchema = z.object({
   /** Servings that the written amounts make. */
   servings: z.number().positive().max(10_000),
   /** Finished grams per millilitre, with where it comes from. */
-  density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned']) }).optional(),
+  density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned', 'texture']) }).optional(),
   /** Volume of one cube, for what is frozen in trays. */
   cubeMl: z.number().positive().max(500).optional(),
   storage: z
     .array(z.object({ rowId: idSchema, part: z.string().max(80) }))
     .min(1)
     .max(8),
+  /** Rows of an older reheating table; `reheatClass` takes their place. */
   reheatIds: z.array(idSchema).max(6),
+  /** How it is heated: a class of the reheating table. A guess while `reheat` is not among `confirmed`, and guessed anew while absent. */
+  reheatClass: idSchema.optional(),
+  /** The cook's own words, which stand before the table's. */
+  ownReheat: z.string().max(300).optional(),
+  ownThaw: z.string().max(200).optional(),
   raw: z.boolean(),
   lines: z.array(lineSchema).max(120),
   steps: z.array(stepSchema).max(80),
@@ -120,7 +126,7 @@ export const revisionSchema = z.object({
     })
     .optional(),
   /** What the cook has confirmed on the review card; planning needs kind and yield. */
-  confirmed: z.array(z.enum(['kind', 'yield', 'serving', 'storage', 'hands'])),
+  confirmed: z.array(z.enum(['kind', 'yield', 'serving', 'storage', 'hands', 'reheat'])),
   madeAt: instantSchema,
 });
 

@@ -2,4 +2,3 @@ export { eatenAsPlanned, usualHelpings, usualRest, type Served } from './asPlann
 export { dealShares, type PackShares } from './share.ts';
 export { quantile, reaches } from './negativeBinomial.ts';
 export { runway, runwayRules, type DayEaten, type Runway, type RunwayInput, type RunwayPoint } from './runway.ts';
-export { probablyEaten } from './probable.ts';

@@ -36,4 +36,5 @@ export {
 } from './day.ts';
 export { demand, isPresent, quartersOf, withGuests, withPresence, type Demand } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
+export { groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';

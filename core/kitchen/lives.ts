@@ -60,9 +60,16 @@ export function lifeOf(
   return { ok: true, life: { ...shortest, fridgeDays: fridge } };
 }
 
+/** Days of a broken month: half a month is 15 days. */
+const monthDays = 30;
+
+/** A day so many months later; of a broken month its days, never longer than was said. */
+const afterMonths = (day: Day, months: number): Day =>
+  addDays(addMonths(day, Math.floor(months)), Math.floor((months - Math.floor(months)) * monthDays + 1e-9));
+
 /** Best by and limit of something made on a day. A vague date counts from its earliest day. */
 export function datesFor(life: LifeSnapshot, madeEarliest: Day): { bestBy: Day; limit: Day } {
-  return { bestBy: addMonths(madeEarliest, life.months), limit: addMonths(madeEarliest, life.monthsHigh) };
+  return { bestBy: afterMonths(madeEarliest, life.months), limit: afterMonths(madeEarliest, life.monthsHigh) };
 }
 
 /** The last day in the fridge for something opened or thawed on a day. */

@@ -1,8 +1,8 @@
 export { choosePacks, freeAfter, type Free, type PackChoice, type PackGroup, type PackResult, type PackWish } from './choose.ts';
 export { codeFrom, codeLink, codeSigns, isCode, readCode, type TypedCode } from './code.ts';
 export { cubeRounds, cubesThatFit, fillLimitMl, outerMl, thicknessMm, type CubeRounds } from './fill.ts';
-export { drawLabel, type DrawItem, type DrawnLabel, type LabelContent, type LabelResult, type QrModules } from './label.ts';
-export { reheatCore, reheatText, thawHours } from './reheat.ts';
+export * from './label/index.ts';
+export * from './reheat/index.ts';
 export { a4Grid21, labelSpots, type LabelGrid, type LabelSpot } from './sheet.ts';
 export { kindPaths } from './kinds.ts';
 export { leadingMm, ptPerMm, setText, textWidthMm, type Weight } from './text.ts';

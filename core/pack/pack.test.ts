@@ -1,7 +1,5 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { materialRows } from '#core/kitchen/data';
-import { reheatRows, thawRows } from './data/index.ts';
 import { testContainer } from './fixtures.ts';
 import {
   a4Grid21,
@@ -9,19 +7,13 @@ import {
   codeFrom,
   cubeRounds,
   cubesThatFit,
-  drawLabel,
   fillLimitMl,
   isCode,
   labelSpots,
   readCode,
-  reheatText,
-  textWidthMm,
-  thawHours,
   thicknessMm,
   type Free,
-  type LabelContent,
   type PackWish,
-  type QrModules,
 } from './index.ts';
 
 const tub = testContainer;
@@ -223,101 +215,7 @@ describe('pack codes', () => {
   });
 });
 
-const qr: QrModules = { size: 25, dark: Array.from({ length: 625 }, (_, i) => i % 3 === 0) };
-const content = (over: Partial<LabelContent> = {}): LabelContent => ({
-  packId: 'p',
-  code: codeFrom(77),
-  kind: 'meal',
-  name: 'Smoky aubergine and chickpea stew',
-  portions: '2 portions, 800 ml, 3 of 10',
-  made: 'Made 28 Nov 2026',
-  bestBy: '28 Feb 2027',
-  allergens: ['Contains: celery', 'Check: chickpeas (read its label)'],
-  cautions: ['Not for Osk (2 g salt)'],
-  more: [
-    { head: 'Thaw', text: '24 to 48 h in the fridge, eat within 24 h.' },
-    { head: 'Hob', text: 'from frozen low 25 to 35 min a kilo, lid on, to 75 °C in the middle.' },
-  ],
-  ...over,
-});
-const size = { widthMm: 63.5, heightMm: 38.1 };
-
 describe('labels', () => {
-  const words = fc
-    .array(fc.string({ unit: fc.constantFrom(...'abcdefghijklmnoprstuvwyzäéřß'), minLength: 1, maxLength: 14 }), {
-      minLength: 1,
-      maxLength: 8,
-    })
-    .map((w) => w.join(' '));
-  it('keep name and best by large, everything inside, nothing over the code, nothing lost', () => {
-    fc.assert(
-      fc.property(
-        words,
-        fc.array(words, { maxLength: 4 }),
-        fc.array(words, { maxLength: 2 }),
-        fc.nat({ max: 31 ** 4 - 1 }),
-        (name, more, allergens, code) => {
-          const c = content({
-            code: codeFrom(code),
-            name,
-            more: more.map((text) => ({ head: 'Pot', text })),
-            allergens: allergens.map((a) => `Contains: ${a}`),
-          });
-          const r = drawLabel(c, size, qr);
-          if (!r.ok) return;
-          const texts = r.label.items.filter((i) => i.type === 'text');
-          for (const t of texts) {
-            expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(size.widthMm - 2 + 0.01);
-            expect(t.y).toBeLessThanOrEqual(size.heightMm - 1.5);
-            if (t.role === 'name') expect(t.sizePt).toBeGreaterThanOrEqual(11);
-            if (t.role === 'bestBy') expect(t.sizePt).toBeGreaterThanOrEqual(10);
-            if (t.role === 'body') expect(t.sizePt >= 6 && t.sizePt <= 8).toBe(true);
-          }
-          const rects = r.label.items.filter((i) => i.type === 'rect');
-          const left = Math.min(...rects.map((x) => x.x)) - 4 * 0.4 + 0.01;
-          const low = Math.max(...rects.map((x) => x.y + x.h));
-          for (const t of texts.filter((x) => x.role !== 'code' && x.y < low))
-            expect(t.x + textWidthMm(t.text, t.sizePt, t.weight)).toBeLessThanOrEqual(left);
-          expect(Math.min(...rects.map((x) => x.h))).toBeGreaterThanOrEqual(0.4);
-          const shown = texts
-            .map((t) => t.text)
-            .join('')
-            .replace(/[\s\u00A0]/g, '');
-          for (const whole of [
-            name,
-            ...c.allergens,
-            c.portions,
-            ...c.more.slice(0, c.more.length - r.label.moved.length).map((m) => m.text),
-          ])
-            expect(shown).toContain(whole.replace(/\s/g, ''));
-        },
-      ),
-    );
-  });
-  it('says where the rest went', () => {
-    const r = drawLabel(
-      content({
-        more: Array.from({ length: 9 }, (_, i) => ({
-          head: `Way ${i}`,
-          text: 'cover, heat slowly and stir now and then until it is hot right through, then rest it',
-        })),
-      }),
-      size,
-      qr,
-    );
-    expect(r.ok && r.label.moved.length).toBeGreaterThan(0);
-    expect(r.ok && r.label.items.some((i) => i.type === 'text' && i.text.includes('session sheet'))).toBe(true);
-  });
-  it('refuses rather than clip allergens', () =>
-    expect(
-      drawLabel(
-        content({
-          allergens: Array.from({ length: 12 }, () => 'Contains: a long list of many things that nobody can read at this size any more'),
-        }),
-        size,
-        qr,
-      ),
-    ).toMatchObject({ ok: false, why: 'tooSmall' }));
   it('stand on the sheet to a tenth of a millimetre, from any label on', () => {
     expect(labelSpots(1, 1, a4Grid21)[0]).toEqual({ page: 0, cell: 1, x: 7.2, y: 15.15 });
     expect(labelSpots(3, 21, a4Grid21)).toMatchObject([
@@ -331,32 +229,4 @@ describe('labels', () => {
     expect(g.marginMm.top * 2 + g.rows * g.labelMm.h).toBeCloseTo(g.pageMm.h, 5);
     expect(() => labelSpots(1, 22, g)).toThrow(/1 to 21/);
   });
-});
-
-describe('reheating text', () => {
-  const materials = new Map(materialRows.map((r) => [r.id, r]));
-  const kitchen = [
-    { kind: 'hob' as const, count: 4 },
-    { kind: 'microwave' as const, count: 1 },
-  ];
-  it('says it for this container and what the household has', () => {
-    const text = reheatText(reheatRows, ['rt_stew_hob_f', 'rt_stew_oven_f', 'rt_stew_mw_t'], tub('t'), kitchen, materials, 'GB');
-    expect(text).toHaveLength(2);
-    expect(text[0]).toContain('25–35');
-    expect(text[0]).toContain('75\u00A0°C');
-    expect(reheatText(reheatRows, ['rt_stew_hob_f'], undefined, kitchen, materials, 'US')[0]).toContain('74\u00A0°C');
-  });
-  it('takes thaw hours from the nearest shape and thickness', () =>
-    expect(thawHours(thawRows, tub('t', { heightMm: 62 }), 480, false)).toMatchObject({ low: 18, high: 30, rowId: 't_tub500' }));
-  it('never calls a method the household cannot do', () =>
-    expect(
-      reheatText(
-        reheatRows,
-        reheatRows.map((r) => r.id),
-        tub('t'),
-        [],
-        materials,
-        'GB',
-      ),
-    ).toEqual([]));
 });

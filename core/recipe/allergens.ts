@@ -59,22 +59,32 @@ export function allergenLines(summary: AllergenSummary, names: ReadonlyMap<strin
   return lines.length > 0 ? lines : ['none of the 14 declared allergens'];
 }
 
-/** A warning by name: somebody of this household is allergic to what the dish holds or may hold. */
+/** A warning by name: somebody is allergic to what the dish holds, may hold, or to what nobody has checked it for. */
 export interface AllergenWarning {
   eaterId: string;
   name: string;
   codes: string[];
-  certain: boolean;
+  how: 'holds' | 'mayHold' | 'unknown';
+  /** Parts of the dish that it comes from, where it is not certain. */
+  parts: string[];
 }
 
-/** Who of the household could be hurt by a dish, by what it holds for certain or by what a bought pack may hold. */
-export function allergenWarnings(summary: AllergenSummary, eaters: readonly Eater[]): AllergenWarning[] {
+/**
+ * Who could be hurt by a dish: by what it holds for certain, by what a bought pack may hold, and by parts of which nothing is known.
+ * Law: an eater with an allergy is warned of, or every part of the dish is known to be free of it.
+ */
+export function allergenWarnings(summary: AllergenSummary, eaters: readonly Pick<Eater, 'id' | 'name' | 'allergens'>[]): AllergenWarning[] {
   return eaters.flatMap((eater) => {
+    const { id: eaterId, name } = eater;
     const certain = eater.allergens.filter((a) => summary.contains.includes(a));
-    const maybe = eater.allergens.filter((a) => !certain.includes(a) && summary.check.some((c) => c.mayHold.includes(a)));
+    const open = eater.allergens.filter((a) => !certain.includes(a));
+    const maybe = open.filter((a) => summary.check.some((c) => c.mayHold.includes(a)));
+    const unknown = summary.unmatched.length > 0 ? open.filter((a) => !maybe.includes(a)) : [];
+    const from = summary.check.filter((c) => c.mayHold.some((a) => maybe.includes(a))).map((c) => c.name);
     return [
-      ...(certain.length > 0 ? [{ eaterId: eater.id, name: eater.name, codes: certain, certain: true }] : []),
-      ...(maybe.length > 0 ? [{ eaterId: eater.id, name: eater.name, codes: maybe, certain: false }] : []),
+      ...(certain.length > 0 ? [{ eaterId, name, codes: certain, how: 'holds' as const, parts: [] }] : []),
+      ...(maybe.length > 0 ? [{ eaterId, name, codes: maybe, how: 'mayHold' as const, parts: from }] : []),
+      ...(unknown.length > 0 ? [{ eaterId, name, codes: unknown, how: 'unknown' as const, parts: summary.unmatched }] : []),
     ];
   });
 }

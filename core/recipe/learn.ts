@@ -20,19 +20,22 @@ export interface Learned {
 /**
  * A yield learned from weighed runs: the default blended with what was seen, by how often it was seen (R7).
  * @param seen weighed by planned, each above 0
- * @param written what is expected without any run; 1 for a recipe's yield, the edible share for an ingredient
- * @throws RangeError for a run of 0 or below
+ * @param written what is expected without any run; 1 for a recipe's yield, the edible share for an ingredient; `null` when nothing ever was: then
+ *   what was seen stands alone
+ * @throws RangeError for a run of 0 or below, or when there is neither a default nor a run
  * @example learnedYield([0.95, 0.97, 0.96, 0.96]).factor // about 0.977
  */
-export function learnedYield(seen: readonly number[], written = 1): Learned {
+export function learnedYield(seen: readonly number[], written: number | null = 1): Learned {
   const bad = seen.find((x) => !(x > 0) || !Number.isFinite(x));
   if (bad !== undefined) throw new RangeError(`learnedYield: expected runs above 0, got ${bad}`);
   const n = seen.length;
   const sum = seen.reduce((s, x) => s + x, 0);
-  const factor = (priorRuns * written + sum) / (priorRuns + n);
-  const mean = n > 0 ? sum / n : written;
+  if (written === null && n === 0) throw new RangeError('learnedYield: expected a default or at least one run, got neither');
+  const mean = n > 0 ? sum / n : (written ?? 1);
+  const factor = written === null ? mean : (priorRuns * written + sum) / (priorRuns + n);
+  const usual = written ?? mean;
   const squares = seen.reduce((s, x) => s + (x - mean) ** 2, 0);
-  const spread = Math.max(leastSpread * written, Math.sqrt((priorRuns * (priorSpread * written) ** 2 + squares) / (priorRuns + n)));
+  const spread = Math.max(leastSpread * usual, Math.sqrt((priorRuns * (priorSpread * usual) ** 2 + squares) / (priorRuns + n)));
   return { factor, low: Math.max(0, factor - eighty * spread), high: factor + eighty * spread, runs: n };
 }
 

@@ -140,9 +140,11 @@ describe('allergens', () => {
     } satisfies Eater;
     const w = allergenWarnings({ contains: ['al_milk'], check: [{ name: 'sausage', mayHold: ['al_mustard'] }], unmatched: [] }, [eater]);
     expect(w).toEqual([
-      { eaterId: 'e', name: 'Osk', codes: ['al_milk'], certain: true },
-      { eaterId: 'e', name: 'Osk', codes: ['al_mustard'], certain: false },
+      { eaterId: 'e', name: 'Osk', codes: ['al_milk'], how: 'holds', parts: [] },
+      { eaterId: 'e', name: 'Osk', codes: ['al_mustard'], how: 'mayHold', parts: ['sausage'] },
     ]);
+    const open = allergenWarnings({ contains: [], check: [], unmatched: ['harbour spice'] }, [eater]);
+    expect(open).toEqual([{ eaterId: 'e', name: 'Osk', codes: ['al_milk', 'al_mustard'], how: 'unknown', parts: ['harbour spice'] }]);
   });
   it('adds up the salt a cook puts in', () =>
     expect(addedSaltG([{ line: testLine('s', { item: { type: 'ingredient', id: 'salt_table' } }), massG: 12 }], 6)).toBe(2));

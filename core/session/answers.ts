@@ -15,9 +15,10 @@ import type {
 } from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
-import type { AllergenWarning, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
+import type { FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
-import type { Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
+import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
+import type { HeatTexts } from './heat.ts';
 import type { Run } from './runs.ts';
 import type { SessionState } from './state.ts';
 import type { Supplies } from './supply.ts';
@@ -49,6 +50,8 @@ export interface FrameAnswer {
   stopped: boolean;
   /** Tells this household's database from any other. */
   storeId: string;
+  /** How far the household's documents have come. */
+  version: string;
   household: Household;
   strip: StripMark[];
   supplies: Supplies;
@@ -67,6 +70,8 @@ export interface TodayAnswer {
   eaters: Eater[];
   places: Place[];
   demoOld: boolean;
+  /** Labels that no longer tell the truth about allergies: how many, and the first of them. */
+  printAgain: { count: number; packs: PackBrief[] };
 }
 
 export interface RecipeBrief {
@@ -92,7 +97,8 @@ export interface RecipeAnswer {
   /** Rows of the ingredients its lines name, and the lines of what it draws from, for scaling on the page. */
   rows: IngredientRow[];
   allergens: string[];
-  warnings: AllergenWarning[];
+  /** Who must not eat it, in words. */
+  warnings: string[];
   gaps: RecipeGap[];
   keeps: string;
   lastMade?: Day;
@@ -132,10 +138,29 @@ export interface PackBrief {
   volumeMl: number;
   outerMl: number;
   massG: number;
-  made: PackState['made'];
-  bestBy: Day;
+  made?: PackState['made'];
+  foundOn?: Day;
+  bestBy?: Day;
   due: Due;
   status: PackStatus;
+  cold: ColdState;
+  /** Thawed at the earliest, for certain, while it thaws. */
+  readyFrom?: Instant;
+  readyBy?: Instant;
+  /** The first evening on which it can be eaten. */
+  firstEvening: Day;
+  /** A dinner by itself. */
+  dinner: boolean;
+  /** `800 ml`, `490 g`. */
+  contents: string;
+  /** Who must not eat it, or for whom nobody knows: `Not for Mio: holds nuts`. */
+  notFor: string[];
+  /** Its label no longer tells the truth about allergies. */
+  printAgain: boolean;
+  /** The first evening it could be eaten on if it were taken out now. */
+  outFor: Day;
+  /** The newest event of it: what a page has seen. */
+  seen: string;
   placeId?: string;
   zoneId?: string;
   planned?: { day: Day; meal: Meal };
@@ -150,6 +175,7 @@ export interface StoreAnswer {
   places: { place: Place; room: PlaceRoom }[];
   packs: PackBrief[];
   probable: PackBrief[];
+  past: PackBrief[];
   dinners: number;
 }
 
@@ -159,6 +185,10 @@ export interface PackAnswer {
   history: { id: string; at: Instant; says: string; undone: boolean }[];
   cautions: SaidCaution[];
   label: LabelContent;
+  /** What its label says about allergies today. */
+  labelSays: string;
+  heat: HeatTexts;
+  cold: Cold;
   container?: Container;
   allergens: string[];
   places: Place[];
@@ -172,6 +202,8 @@ export interface Evening {
   guests: number;
   babyMeals: number;
   packs: PackBrief[];
+  /** Of what is planned: who of this evening's table must not eat it. */
+  notFor: string[];
 }
 
 export interface EatAnswer {
@@ -181,6 +213,7 @@ export interface EatAnswer {
   eatFirst: PackBrief[];
   fridge: PackBrief[];
   probable: PackBrief[];
+  past: PackBrief[];
   recent: { eventId: string; day: Day; meal: Meal; name: string; portions: number; who: string }[];
   eaters: Eater[];
   /** Evenings lately of which nothing was written down. */
@@ -251,6 +284,8 @@ export interface SessionsAnswer {
 export interface LabelsAnswer {
   session?: Session;
   labels: LabelContent[];
+  /** What each label says about allergies, by pack, to be kept once it is printed; and the newest event of each pack. */
+  says: Record<string, { allergy: string; seen: string; printAgain: boolean }>;
   address: string;
 }
 
@@ -274,7 +309,17 @@ export interface Starter {
 }
 
 export interface HistoryAnswer {
-  entries: { id: string; at: Instant; says: string; type: 'event' | 'change'; undone: boolean; undoneBy?: string; subjects: string[] }[];
+  entries: {
+    id: string;
+    at: Instant;
+    says: string;
+    type: 'event' | 'change';
+    undone: boolean;
+    undoneBy?: string;
+    seen?: string;
+    subjects: string[];
+    within?: string[];
+  }[];
 }
 
 /** How far a long job has come. */

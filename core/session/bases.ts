@@ -77,7 +77,7 @@ export function drawnMl(dishes: readonly PlannedDish[], world: Pick<World, 'reci
   for (const need of baseNeeds(dishes, world)) {
     const own = dishes.filter((d) => d.batch.recipeId === need.recipeId);
     const share = need.made > 0 ? Math.min(1, need.asked / need.made) : 0;
-    for (const d of own) drawn.set(d.batch.id, share * d.batch.portions * (portionMlOf(d.revision) ?? d.revision.serving.amount));
+    for (const d of own) drawn.set(d.batch.id, share * d.batch.portions * portionMlOf(d.revision));
   }
   return drawn;
 }

@@ -1,21 +1,29 @@
-import type { Batch, Container, Revision } from '#core/contract';
+import { intentId, type Batch, type Container, type Revision } from '#core/contract';
 import type { Task } from '#core/cook';
+import { mayHold } from '#core/kitchen';
 import { choosePacks, cubeRounds, freeAfter, type CubeRounds, type Free, type PackChoice, type PackResult } from '#core/pack';
-import type { ScaledRecipe } from '#core/recipe';
+import { densityIsGuess, type ScaledRecipe } from '#core/recipe';
 import type { ShopSection } from '#core/shop';
 import type { PackState } from '#core/store';
-import { containerFacts, lotFacts, type ContainerFacts, type LotFacts } from './labels.ts';
+import { heatBasis, type HeatBasis } from './heat.ts';
+import { lotFacts, packableOf, type LotFacts } from './labels.ts';
 import type { SessionLog } from './log.ts';
 import { stageFlags, stageOf, type Flags, type Stage } from './state.ts';
 import type { World } from './world.ts';
 
 export interface BatchYield {
   ml: number;
-  g?: number;
+  g: number;
+  /** Servings it comes to: grams by grams, millilitres by millilitres, cubes by the tray's own cell. */
+  portions: number;
   /** Planned until it is weighed. */
   how: 'planned' | 'weighed';
-  densityGPerMl?: number;
+  densityGPerMl: number;
+  /** Nobody weighed or entered the density yet. */
+  densityGuess: boolean;
+  /** Volume and weight of one portion. */
   portionMl: number;
+  portionG: number;
 }
 
 export interface BatchView {
@@ -24,6 +32,8 @@ export interface BatchView {
   scaled: ScaledRecipe;
   yield: BatchYield;
   packs: PackState[];
+  /** The newest events about it and its packs, as one id. */
+  seen: string;
   tonightMl: number;
   discardedMl: number;
   /** Goes into other dishes of the session. */
@@ -35,8 +45,8 @@ export interface BatchView {
   flags: Flags;
   stage: Stage;
   lot: LotFacts;
-  /** Texts by container, for the labels of what is chosen. */
-  facts: Record<string, ContainerFacts>;
+  /** How it is thawed and heated, for the labels of what is chosen. */
+  heat: HeatBasis;
 }
 
 /** Cubes a bag should hold: two days of the baby's meals, else twenty. */
@@ -45,25 +55,50 @@ const cubeGroups = (world: World): number[] => {
   return baby ? [baby.cubesPerMeal * baby.mealsPerDay * 2] : [20];
 };
 
-/** Finished volume of one portion; a weight without a density cannot become a volume. */
-export function portionMlOf(revision: Revision): number | undefined {
-  if (revision.cubeMl !== undefined) return revision.cubeMl;
-  if (revision.serving.unit === 'ml') return revision.serving.amount;
-  return revision.density && revision.serving.amount / revision.density.gPerMl;
+/** Finished volume of one portion of a recipe, whose density is always known (`densityResolver`). */
+export const portionMlOf = (revision: Revision): number =>
+  revision.cubeMl ?? (revision.serving.unit === 'ml' ? revision.serving.amount : revision.serving.amount / (revision.density?.gPerMl ?? 1));
+
+/** Cells this far apart in size are the same tray. */
+const sameCell = 0.02;
+
+/** The tray whose cells make a recipe's cubes: of its own size, else the nearest the household has; its own cell is then the cube. */
+export function trayFor(revision: Pick<Revision, 'cubeMl'>, containers: readonly Container[]): Container | undefined {
+  const { cubeMl } = revision;
+  if (cubeMl === undefined) return undefined;
+  return containers
+    .filter((c) => (c.shape === 'tray' || c.shape === 'mould') && c.owned > 0)
+    .toSorted((a, b) => Math.abs(a.fillMl - cubeMl) - Math.abs(b.fillMl - cubeMl) || a.id.localeCompare(b.id))[0];
 }
 
-export function yieldOf(batch: Batch, revision: Revision, log: SessionLog): BatchYield {
+/** What one cube holds: the tray's own fill, never a round figure. */
+export function cubeMlOf(revision: Pick<Revision, 'cubeMl'>, containers: readonly Container[]): number | undefined {
+  const tray = trayFor(revision, containers);
+  if (revision.cubeMl === undefined || !tray) return revision.cubeMl;
+  return Math.abs(tray.fillMl / revision.cubeMl - 1) <= sameCell ? revision.cubeMl : tray.fillMl;
+}
+
+export function yieldOf(batch: Batch, revision: Revision, log: SessionLog, containers: readonly Container[] = []): BatchYield {
   const weighed = log.weighed.get(batch.id);
-  const density = revision.density?.gPerMl;
-  // without a density one litre is taken to weigh a kilo until a tub has been weighed; Pack says so and asks
-  const portionMl = portionMlOf(revision) ?? revision.serving.amount;
-  if (weighed) {
-    // measured by volume, the weight follows from the density where one is known
-    const g = weighed.netG ?? (density === undefined ? undefined : weighed.volumeMl * density);
-    return { ml: weighed.volumeMl, how: 'weighed', portionMl, ...(g !== undefined && { g, densityGPerMl: g / weighed.volumeMl }) };
-  }
-  const ml = portionMl * batch.portions;
-  return { ml, how: 'planned', portionMl, ...(density !== undefined && { g: ml * density, densityGPerMl: density }) };
+  const density = revision.density?.gPerMl ?? 1;
+  const cubeMl = cubeMlOf(revision, containers);
+  const planned = batch.portions * portionMlOf(revision);
+  const taught = weighed?.tub ? weighed.tub.g / weighed.tub.ml : undefined;
+  const ml = weighed ? weighed.volumeMl : planned;
+  // measured by volume, the weight follows from the density
+  const g = weighed ? (weighed.netG ?? weighed.volumeMl * (taught ?? density)) : planned * density;
+  const portions =
+    cubeMl !== undefined ? ml / cubeMl : revision.serving.unit === 'g' ? g / revision.serving.amount : ml / revision.serving.amount;
+  return {
+    ml,
+    g,
+    portions: Number(portions.toFixed(6)),
+    how: weighed ? 'weighed' : 'planned',
+    densityGPerMl: g / ml,
+    densityGuess: taught === undefined && densityIsGuess(revision.density),
+    portionMl: ml / portions,
+    portionG: g / portions,
+  };
 }
 
 /** Pack sizes a kind is liked in when it is no dinner: rolls by the half dozen, bases for a family dish, broth by itself. */
@@ -84,17 +119,9 @@ export function packingFor(
   world: World,
   groups: readonly number[] = world.household.groupSizes,
 ): PackResult {
-  const asCubes = revision.cubeMl !== undefined;
-  const fitting = frees.filter(
-    (f) =>
-      (asCubes
-        ? f.container.shape === 'bag'
-        : f.container.shape !== 'tray' &&
-          f.container.shape !== 'mould' &&
-          (f.container.shape !== 'pan' || revision.tags.includes('pan'))) &&
-      (!revision.tags.includes('pan') || f.container.shape === 'pan') &&
-      (revision.kind !== 'broth' || f.container.shape !== 'bag'),
-  );
+  const dish = packableOf(revision);
+  const asCubes = dish.cubes;
+  const fitting = frees.filter((f) => mayHold(f.container, dish));
   return choosePacks(
     {
       yieldMl: ml,
@@ -137,6 +164,8 @@ export interface BatchInput {
   tasks: readonly Task[];
   /** Goes into other dishes of the session. */
   drawnMl?: number;
+  /** Trays decide how large a cube is. */
+  containers?: readonly Container[];
 }
 
 /** How far a batch has come, without choosing containers for what is left. */
@@ -152,7 +181,7 @@ export interface Standing {
 
 export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
   const { batch, revision, log } = input;
-  const made = yieldOf(batch, revision, log);
+  const made = yieldOf(batch, revision, log, input.containers);
   const packs = input.packs.filter((p) => p.batchId === batch.id).toSorted((a, b) => a.nOf.n - b.nOf.n);
   const packedMl = packs.reduce((s, p) => s + p.volumeMl, 0);
   const tonightMl = log.tonight.get(batch.id) ?? 0;
@@ -186,17 +215,12 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
   const { batch, revision } = input;
   const result = world.scale(revision, batch.portions, batch.yieldFactor);
   if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
-  const { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags } = standingOf(input);
+  const { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags } = standingOf({ ...input, containers: world.containers });
   const packing =
     (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
     packingFor(revision, toPackMl, made.portionMl, input.frees, world);
-  const tray = world.containers.find((c) => (c.shape === 'tray' || c.shape === 'mould') && c.brimMl >= (revision.cubeMl ?? Infinity));
+  const tray = trayFor(revision, world.containers);
   const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
-  const facts = Object.fromEntries(
-    world.containers
-      .filter((c) => c.shape !== 'tray' && c.shape !== 'mould')
-      .map((c) => [c.id, containerFacts(revision, c, Math.min(c.fillMl, made.portionMl * 2), world)]),
-  );
   return {
     view: {
       batch,
@@ -204,6 +228,7 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
       scaled: result.scaled,
       yield: made,
       packs,
+      seen: intentId(input.log.seen.get(batch.id) ?? batch.id, ...packs.map((p) => p.seen ?? p.packId)),
       tonightMl,
       discardedMl,
       drawnMl,
@@ -212,8 +237,8 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
       flags,
       stage: stageOf(flags),
       lot: lotFacts(revision, result.scaled, world),
-      facts,
-      ...(revision.cubeMl !== undefined && { cubes: cubeRounds(made.ml, revision.cubeMl, tray?.owned ?? 0, tray?.cells ?? 0) }),
+      heat: heatBasis(revision, world),
+      ...(revision.cubeMl !== undefined && { cubes: cubeRounds(made.ml, made.portionMl, tray?.owned ?? 0, tray?.cells ?? 0) }),
     },
     frees: choice ? freeAfter(input.frees, choice) : [...input.frees],
   };

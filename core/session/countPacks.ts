@@ -1,4 +1,4 @@
-import type { EventData, Household } from '#core/contract';
+import type { Day, EventData, Household } from '#core/contract';
 import { datesFor, lifeOf, type LifeRow } from '#core/kitchen';
 import type { CountedLine } from '#core/store';
 
@@ -11,6 +11,7 @@ const gPerMl = 1;
  * The packs of one counted line, as `filled` events say them. Nothing is known of what is in them, so their allergens are unchecked;
  * the best-by day counts from the earliest day they may have been made.
  * @param codes one for each pack
+ * @param today the day they were found, for those without a date
  * @returns a refusal when the food has no storage life here
  */
 export function countedPacks(
@@ -19,6 +20,7 @@ export function countedPacks(
   lotId: string,
   lives: ReadonlyMap<string, LifeRow>,
   household: Pick<Household, 'country' | 'lives'>,
+  today: Day,
 ): { ok: true; packs: EventData<'filled'>[] } | { ok: false; why: string } {
   const life = lifeOf([{ rowId: line.lifeRow, part: line.name }], lives, household);
   if (!life.ok) return { ok: false, why: `No storage life is known for ${line.name}: choose another kind.` };
@@ -36,12 +38,14 @@ export function countedPacks(
       massG: Math.round(volumeMl * gPerMl),
       volumeMl,
       outerMl: Math.round(volumeMl * outerFactor),
-      made: line.made,
+      // nobody knows how old it is: it was found today, and no date is counted from that
+      ...(line.made ? { made: line.made } : { foundOn: today }),
       nOf: { n: i + 1, of: codes.length },
       life: life.life,
-      ...datesFor(life.life, line.made.earliest),
+      ...(line.made && datesFor(life.life, line.made.earliest)),
       allergens: { contains: [], check: [], unmatched: [line.name] },
       raw: line.kind === 'kit',
+      ...(line.kind === 'kit' && { whole: line.whole ?? true }),
       cautions: [],
       addOnDay: [],
       reheat: [],

@@ -1,30 +1,59 @@
 import type { Day, Eater, Guests } from '#core/contract';
-import { addDays, demand } from '#core/kitchen';
-import type { PackState } from '#core/store';
+import { addDays, demand, isDinner } from '#core/kitchen';
+import { coldOf, firstEvening, type Moment, type PackState } from '#core/store';
 
-/** Quarter plates in a set of packs: meals and kits together, bases do not count. */
+/** Food that is a dinner, with the evenings on which it can be one. */
+export interface DinnerFood {
+  quarters: number;
+  from: Day;
+  /** The last evening; frozen food has none. */
+  to?: Day;
+}
+
+/** Quarter plates in a set of packs: meals and kits that are whole dishes together; bases and plain ingredients do not count. */
 export const dinnerQuarters = (packs: readonly PackState[]): number =>
-  packs.filter((p) => p.kind === 'meal' || p.kind === 'kit').reduce((s, p) => s + Math.round(p.left * 4), 0);
+  packs.filter(isDinner).reduce((s, p) => s + Math.round(p.left * 4), 0);
+
+/** Dinners of a stock: what thaws from the evening it can be ready, what is in the fridge to its last day. */
+export const dinnerFood = (packs: readonly PackState[], at: Moment): DinnerFood[] =>
+  packs.filter(isDinner).map((p) => {
+    const to = coldOf(p, at).eatBy;
+    return { quarters: Math.round(p.left * 4), from: firstEvening(p, at), ...(to !== undefined && { to }) };
+  });
+
+/** Two years of evenings. */
+const horizon = 730;
 
 /**
- * Whole dinners left: days fully covered when each day's demand, from tonight unless it is logged, is taken from all meal and kit packs together (DECISIONS 12).
- * Days on which nobody is at the table cost nothing and count as no dinner.
+ * Whole dinners left: evenings fully covered when each one's demand, from tonight unless it is logged, is taken from all meals and whole kits together,
+ * what goes off first being eaten first (decision 43). Evenings on which nobody is at the table cost nothing and count as no dinner.
  * Law: one more portion never makes it fewer.
  */
 export function dinnersLeft(
-  quarters: number,
+  food: readonly DinnerFood[],
   eaters: readonly Eater[],
   today: Day,
   tonightLogged: boolean,
   guests: readonly Guests[] = [],
 ): number {
-  let left = quarters;
+  const soonest = food
+    .filter((f) => f.to !== undefined)
+    .map((f) => ({ ...f }))
+    .toSorted((a, b) => (a.to ?? '').localeCompare(b.to ?? ''));
+  const later = food.filter((f) => f.to === undefined).map((f) => ({ ...f }));
   let dinners = 0;
-  for (let i = tonightLogged ? 1 : 0; i < 730; i += 1) {
-    const need = demand(eaters, addDays(today, i), guests).quarters;
+  for (let i = tonightLogged ? 1 : 0; i < horizon; i += 1) {
+    const day = addDays(today, i);
+    let need = demand(eaters, day, guests).quarters;
     if (need === 0) continue;
-    if (need > left) return dinners;
-    left -= need;
+    for (const f of [...soonest, ...later]) {
+      if (f.from > day || (f.to !== undefined && f.to < day)) continue;
+      const taken = Math.min(need, f.quarters);
+      f.quarters -= taken;
+      need -= taken;
+      if (need === 0) break;
+    }
+    if (need > 0) return dinners;
     dinners += 1;
   }
   return dinners;

@@ -111,7 +111,11 @@ export function fitCheck(input: FitInput): Fit {
   const needMl = input.batches
     .filter((b) => !b.flags.stored && b.packing.ok)
     .reduce(
-      (s, b) => s + (b.packing.ok ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach), 0) : 0),
+      (s, b) =>
+        s +
+        (b.packing.ok
+          ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach, b.revision.cubeMl !== undefined), 0)
+          : 0),
       0,
     );
   const freeMl = input.rooms.filter((r) => input.freezers.some((f) => f.id === r.placeId)).reduce((s, r) => s + r.freeMl, 0);

@@ -12,16 +12,19 @@ import type {
   WriteRequest,
 } from '#core/contract';
 import type { LastTime } from '#core/cook';
-import { ingredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
-import { scaleRecipe, type ScaleResult } from '#core/recipe';
-import { applyEvent, effective, statusOf, type ContainerUse, type PackState } from '#core/store';
+import { groupOf, ingredientFinder, isDinnerKind, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
+import { applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, EatenEntry } from './answer/book.ts';
-import { groupOf, type EatenDay } from './supply.ts';
+import { densityOfRuns, runOf, type Run } from './runs.ts';
+import type { EatenDay } from './supply.ts';
 import { scaleOptionsOf, type World } from './world.ts';
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
 export interface Ground {
   storeId: string;
+  /** How many changes of documents there have been. */
+  changes: number;
   household: Household;
   eaters: Eater[];
   equipment: Equipment[];
@@ -38,6 +41,8 @@ export interface Ground {
   sessionPacks: [sessionId: string, packs: PackState[]][];
   eatenDays: EatenDay[];
   lately: EatenEntry[];
+  /** Weighed runs by recipe. */
+  runs: [recipeId: string, runs: Run[]][];
   /** The last run of each piece of work. */
   times: [key: string, time: LastTime][];
   ingredients: IngredientRow[];
@@ -57,8 +62,6 @@ export interface WaitingEntries {
   writes: readonly Pick<WriteRequest, 'writeId' | 'changes'>[];
 }
 
-const dinnerKinds = new Set(['meal', 'kit']);
-
 /** The world and the book of a kept household. */
 export function worldOfGround(ground: Ground): { world: World; book: Book } {
   const finder = ingredientFinder(ground.ingredients);
@@ -66,6 +69,12 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
   const revisions = new Map(ground.revisions.map((r) => [r.id, r]));
   const events = new Map(ground.events);
   const sessionPacks = new Map(ground.sessionPacks);
+  const runs = new Map(ground.runs);
+  const resolve = densityResolver(finder, (id) => densityOfRuns(runs.get(id) ?? []));
+  const revision = (id: string): Revision | undefined => {
+    const stored = revisions.get(id);
+    return stored && resolve(stored);
+  };
   const scaled = new Map<string, ScaleResult>();
   const kept = new Map<string, unknown>();
   return {
@@ -73,31 +82,33 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
       ...ground,
       usage: new Map(ground.usage),
       finder,
+      runs,
       times: new Map(ground.times),
       lives: new Map(ground.lives.map((r) => [r.id, r])),
       materials: new Map(ground.materials.map((r) => [r.id, r])),
       allergenNames: new Map(ground.allergenNames),
-      revision: (id) => revisions.get(id),
+      revision,
       recipe(id) {
         const recipe = recipes.get(id);
-        const revision = recipe && revisions.get(recipe.revisionId);
-        return recipe && revision ? { recipe, revision } : undefined;
+        const current = recipe && revision(recipe.revisionId);
+        return recipe && current ? { recipe, revision: current } : undefined;
       },
-      scale(revision, portions, yieldFactor = 1) {
-        const key = `${revision.id} ${portions} ${yieldFactor}`;
-        const result = scaled.get(key) ?? scaleRecipe(revision, portions, scaleOptionsOf({ ...ground, finder }, yieldFactor));
+      scale(scaledOf, portions, yieldFactor = 1) {
+        const key = `${scaledOf.id} ${portions} ${yieldFactor}`;
+        const result = scaled.get(key) ?? scaleRecipe(scaledOf, portions, scaleOptionsOf({ ...ground, finder }, yieldFactor));
         scaled.set(key, result);
         return result;
       },
     },
     book: {
       storeId: ground.storeId,
+      changes: () => ground.changes,
       sessions: () => ground.sessions,
       recipes: () => ground.recipes,
       eventsOf: (id) => events.get(id) ?? [],
       packsOf: (id) => sessionPacks.get(id) ?? [],
       eatenDays: () => ground.eatenDays,
-      dinnerLogged: (day) => ground.lately.some((e) => e.day === day && e.meal === 'dinner' && dinnerKinds.has(e.kind)),
+      dinnerLogged: (day) => ground.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)),
       lately: () => ground.lately,
       presets: () => ground.presets,
       keep<T>(name: string, make: () => T): T {
@@ -142,6 +153,31 @@ function useAfter(use: ContainerUse, before: PackState | undefined, after: PackS
   };
 }
 
+/** Runs with those weighed on this device since: weighed again, the newer one stands. */
+function withWeighed(
+  known: ReadonlyMap<string, Run[]>,
+  events: readonly TamboEvent[],
+  sessions: readonly Session[],
+  revisions: readonly Revision[],
+): Map<string, Run[]> {
+  const runs = new Map(known);
+  for (const e of events) {
+    if (e.type !== 'weighed') continue;
+    const session = sessions.find((s) => e.subjects.includes(s.id));
+    const batch = session?.batches.find((b) => b.id === e.data.batchId);
+    const revision = batch && revisions.find((r) => r.id === batch.revisionId);
+    if (!session || !batch || !revision) continue;
+    const others = (runs.get(batch.recipeId) ?? []).filter((r) => r.batchId !== batch.id);
+    runs.set(
+      batch.recipeId,
+      [...others, runOf(session, batch, revision, e.data)].toSorted(
+        (a, b) => a.day.localeCompare(b.day) || a.sessionId.localeCompare(b.sessionId),
+      ),
+    );
+  }
+  return runs;
+}
+
 /**
  * A kept household after what waits on this device, so that pages without a connection show it at once. An undo of something that
  * waits here takes it away; an undo of what the server has already is sent with the rest and shows once it answers.
@@ -157,6 +193,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
   const eatenDays = [...ground.eatenDays];
   const lately = [...ground.lately];
   const sessionEvents = new Map(ground.events);
+  const runs = new Map(ground.runs);
   const sessions = written(ground.sessions, 'session', changes);
   const sessionIds = new Set(sessions.map((s) => s.id));
   for (const event of events) {
@@ -185,10 +222,18 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
       });
     }
   }
+  // what was done and taken back here has been seen, though it left nothing behind
+  const fresh = waiting.events.filter((e) => !heard.has(e.id));
+  for (const subject of new Set(fresh.flatMap((e) => (e.type === 'undone' ? e.subjects : [])))) {
+    const pack = packs.get(subject);
+    const seen = newestOf(fresh, subject);
+    if (pack && seen) packs.set(subject, { ...pack, seen });
+  }
   const all = [...packs.values()].toSorted((a, b) => (a.code < b.code ? -1 : 1));
   const withPacks = new Set([...ground.sessionPacks.map(([id]) => id), ...all.flatMap((p) => p.sessionId ?? [])]);
   return {
     ...ground,
+    changes: ground.changes + changes.length,
     household: written([ground.household], 'household', changes)[0] ?? ground.household,
     eaters: written(ground.eaters, 'eater', changes),
     equipment: written(ground.equipment, 'equipment', changes),
@@ -203,6 +248,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
     events: [...sessionEvents],
     sessionPacks: [...withPacks].map((id) => [id, all.filter((p) => p.sessionId === id)]),
     eatenDays,
+    runs: [...withWeighed(runs, events, sessions, ground.revisions)],
     lately: lately.toSorted((a, b) => b.day.localeCompare(a.day) || b.eventId.localeCompare(a.eventId)),
   };
 }

@@ -1,8 +1,34 @@
-import type { Container, EventData, Revision } from '#core/contract';
-import { datesFor, lifeOf, sayDayYear, sayPortions, sayVolume, type LifeResult } from '#core/kitchen';
-import { outerMl, reheatText, thawHours, type LabelContent } from '#core/pack';
-import { addedSaltG, allergenLines, allergenWarnings, sayDose, type ScaledRecipe } from '#core/recipe';
+import type { Container, EventData, Revision, Unit } from '#core/contract';
+import {
+  datesFor,
+  fromNumber,
+  isCounted,
+  lifeOf,
+  over,
+  sayDayYear,
+  sayMass,
+  sayPortions,
+  sayVolume,
+  times,
+  type LifeResult,
+  type Packable,
+  type Rational,
+} from '#core/kitchen';
+import { outerMl, type LabelContent } from '#core/pack';
+import {
+  addedSaltG,
+  allergenLines,
+  allergenWarnings,
+  type AllergenWarning,
+  lineFacts,
+  measureLine,
+  type LineFacts,
+  type ScaledLine,
+  type ScaledRecipe,
+} from '#core/recipe';
 import { sayVague, type PackState } from '#core/store';
+import { sayWarning } from './allergy.ts';
+import { heatTexts, packHeat, type HeatBasis, type HeatTexts } from './heat.ts';
 import { allergensOf, type World } from './world.ts';
 
 /** Added salt a plate above which a low-salt eater is named: a quarter of the 6 g a day of NHS advice. */
@@ -22,63 +48,87 @@ export const portionName = (kind: string, n: number): string => (unitName[kind] 
 export interface LotFacts {
   life: LifeResult;
   allergens: EventData<'filled'>['allergens'];
+  /** Who could be hurt by it, for the plan. */
+  warnings: AllergenWarning[];
   cautions: string[];
   /** Of the portions that were dipped out before the salt. */
   unsaltedCautions: string[];
-  addOnDay: string[];
+  /** Added on the day: exact for one portion, measured out for each pack. */
+  add: AddLine[];
   raw: boolean;
+  /** Frozen as cubes or baked in its pan: what decides which containers it may go into. */
+  dish: Packable;
+  measure: 'g' | 'ml';
+}
+
+/** A line that is added on the day, for one portion. */
+export interface AddLine {
+  scaled: Pick<ScaledLine, 'line' | 'gPerMl'>;
+  facts: Pick<LineFacts, 'pour' | 'weighOnly' | 'tight'>;
+  exact?: { amount: Rational; unit: Unit };
+}
+
+/** How much of an added line a pack of so many portions takes; labels stay metric (decision 40). */
+function addAmount(add: AddLine, portions: number, scaleStepG: number): string {
+  if (!add.exact) return '';
+  const exact = { amount: times(add.exact.amount, fromNumber(portions)), unit: add.exact.unit };
+  return measureLine({ ...add.scaled, exact }, add.facts, scaleStepG, 'metric')?.text ?? '';
+}
+
+/** What decides which containers a recipe may go into. */
+export const packableOf = (revision: Pick<Revision, 'cubeMl' | 'tags'>): Packable => ({
+  cubes: revision.cubeMl !== undefined,
+  pan: revision.tags.includes('pan'),
+});
+
+function addLines(revision: Revision, scaled: ScaledRecipe, world: Pick<World, 'finder'>): AddLine[] {
+  const facts = new Map(lineFacts(revision, world.finder).map((f) => [f.line.id, f]));
+  return scaled.lines
+    .filter((l) => l.line.moment === 'cookDay')
+    .map((l) => {
+      const f = facts.get(l.lineId);
+      return {
+        scaled: { line: l.line, ...(l.gPerMl !== undefined && { gPerMl: l.gPerMl }) },
+        facts: { pour: f?.pour ?? false, weighOnly: f?.weighOnly ?? false, tight: f?.tight ?? false },
+        ...(l.exact && { exact: { amount: over(l.exact.amount, fromNumber(scaled.portions)), unit: l.exact.unit } }),
+      };
+    });
 }
 
 /** Life, allergens, cautions and what is added on the day, for a batch of a revision. */
 export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World): LotFacts {
   const allergens = allergensOf(revision, world);
-  const names = (codes: readonly string[]): string => codes.map((c) => world.allergenNames.get(c) ?? c).join(', ');
   const salt = revision.kind === 'meal' || revision.kind === 'kit' ? addedSaltG(scaled.lines, scaled.portions) : undefined;
   const saltG = salt === undefined ? 0 : Math.round(salt * 10) / 10;
   const salty =
     saltG > lowSaltPlateG
       ? world.eaters.filter((e) => e.needs.includes('lowSalt')).map((e) => `Not for ${e.name} (${saltG.toLocaleString('en-GB')} g salt)`)
       : [];
-  const warned = allergenWarnings(allergens, world.eaters).map((w) =>
-    w.certain ? `Not for ${w.name} (${names(w.codes)})` : `${w.name}: may hold ${names(w.codes)}, read the labels`,
-  );
+  const warned = allergenWarnings(allergens, world.eaters)
+    .filter((w) => w.how !== 'unknown')
+    .map((w) => sayWarning(w, world.allergenNames));
   const raw = revision.raw ? ['Raw: cook right through'] : [];
   const baby = revision.kind === 'puree' ? ['Heat right through, cool, use once'] : [];
   return {
     life: lifeOf(revision.storage, world.lives, world.household),
     allergens,
+    warnings: allergenWarnings(allergens, world.eaters),
     cautions: [...warned, ...salty, ...raw, ...baby],
     unsaltedCautions: ['No added salt', ...warned, ...raw, ...baby],
-    addOnDay: scaled.lines.filter((l) => l.line.moment === 'cookDay').map((l) => l.line.name),
+    add: addLines(revision, scaled, world),
     raw: revision.raw,
+    dish: packableOf(revision),
+    measure: revision.serving.unit === 'ml' && !isCounted(revision.kind) ? 'ml' : 'g',
   };
 }
 
-/** Reheating and thawing text for a batch in one container. */
-export interface ContainerFacts {
-  reheat: string[];
-  thaw?: string;
-}
-
-export function containerFacts(revision: Revision, container: Container | undefined, ml: number, world: World): ContainerFacts {
-  const cubes = revision.cubeMl !== undefined;
-  const hours = thawHours(world.thaws, container, ml, cubes);
-  const then = world.household.country === 'US' ? '' : ', then eat within 24\u00A0h';
-  return {
-    reheat: [
-      ...(revision.dose ? sayDose(revision.dose, (id) => world.finder.byId(id)?.name ?? id) : []),
-      ...reheatText(
-        world.reheats,
-        revision.reheatIds,
-        cubes ? undefined : container,
-        world.equipment,
-        world.materials,
-        world.household.country,
-      ),
-    ].slice(0, 6),
-    ...(hours && revision.kind !== 'aromatic' && { thaw: `${hours.low} to ${hours.high}\u00A0h in the fridge${then}` }),
-  };
-}
+/** How a pack of a batch is thawed and heated in one container of this household. */
+export const packTexts = (
+  b: HeatBasis,
+  pack: { massG: number; volumeMl: number; portions: number },
+  container: Container | undefined,
+  kitchen: Pick<World, 'equipment' | 'household'>,
+): HeatTexts => heatTexts(b, packHeat(b, pack, container, kitchen.equipment), kitchen.household);
 
 /**
  * Which packs take what was dipped out before the salt: the smallest first, as many whole ones as there are portions for.
@@ -105,7 +155,9 @@ export interface FillPlan {
   sessionId: string;
   lot: LotFacts;
   day: string;
-  densityGPerMl: number | undefined;
+  /** Finished grams per millilitre; never absent (decision 41). */
+  densityGPerMl: number;
+  scaleStepG: number;
 }
 
 /**
@@ -115,7 +167,7 @@ export interface FillPlan {
 export function filledData(
   plan: FillPlan,
   pack: { code: string; container: Container; portions: number; ml: number; n: number; of: number; unsalted?: boolean },
-  facts: ContainerFacts,
+  texts: Pick<HeatTexts, 'heat' | 'thaw' | 'thawH'>,
 ): { ok: true; data: EventData<'filled'> } | { ok: false; why: string } {
   const { revision, lot } = plan;
   if (!lot.life.ok)
@@ -140,7 +192,7 @@ export function filledData(
       containerId: pack.container.id,
       portions: pack.portions,
       ...(revision.cubeMl !== undefined && { cubes: Math.max(1, Math.round(pack.portions)) }),
-      massG: Math.round(pack.ml * (plan.densityGPerMl ?? 1)),
+      massG: Math.round(pack.ml * plan.densityGPerMl),
       volumeMl: Math.round(pack.ml),
       outerMl: Math.round(outerMl(pack.container, pack.ml, revision.cubeMl !== undefined)),
       made: { earliest: plan.day, latest: plan.day },
@@ -150,9 +202,13 @@ export function filledData(
       allergens: lot.allergens,
       cautions: pack.unsalted ? lot.unsaltedCautions : lot.cautions,
       raw: lot.raw,
-      addOnDay: lot.addOnDay,
-      reheat: facts.reheat,
-      ...(facts.thaw && { thaw: facts.thaw }),
+      addOnDay: lot.add.map((a) => a.scaled.line.name),
+      addAmounts: lot.add.map((a) => addAmount(a, pack.portions, plan.scaleStepG)),
+      measure: lot.measure,
+      ...(revision.kind === 'kit' && { whole: true }),
+      reheat: texts.heat.flatMap((way) => way[0] ?? []),
+      ...(texts.thaw && { thaw: texts.thaw }),
+      ...(texts.thawH && { thawH: texts.thawH }),
     },
   };
 }
@@ -165,32 +221,57 @@ type Labelled = Pick<
   | 'name'
   | 'portions'
   | 'volumeMl'
+  | 'massG'
+  | 'measure'
   | 'nOf'
   | 'made'
+  | 'foundOn'
   | 'bestBy'
   | 'allergens'
   | 'cautions'
-  | 'thaw'
-  | 'reheat'
   | 'addOnDay'
+  | 'addAmounts'
 >;
 
-/** What a pack's label says, from its snapshot. */
-export function labelContent(pack: Labelled, allergenNames: ReadonlyMap<string, string>): LabelContent {
+/** `800 ml` of what is poured, `490 g` of what is counted or weighed. */
+export const sayContents = (pack: Pick<PackState, 'kind' | 'measure' | 'volumeMl' | 'massG'>): string =>
+  (pack.measure ?? (isCounted(pack.kind) ? 'g' : 'ml')) === 'g' ? sayMass(pack.massG) : sayVolume(pack.volumeMl);
+
+/** Cautions about allergies are worded by `sayWarning`; packs of before it say `Not for Mio (nuts)` or `Mio: may hold nuts`. */
+const isAllergyCaution = (c: string): boolean => (/^Not for /.test(c) && !/ salt\)$/.test(c)) || /: may hold /.test(c);
+
+/** What a pack's label says: its snapshot, and how it is thawed and heated in this household. */
+export function labelContent(
+  pack: Labelled,
+  allergenNames: ReadonlyMap<string, string>,
+  texts: Pick<HeatTexts, 'heat' | 'thaw' | 'dose' | 'usual'>,
+  allergy: { allergens: readonly string[]; cautions: readonly string[] } = {
+    allergens: allergenLines(pack.allergens, allergenNames),
+    cautions: [],
+  },
+): LabelContent {
+  // what is known of allergies today stands before what was known when it was filled
+  const others = pack.cautions.filter((c) => !isAllergyCaution(c) || allergy.cautions.length === 0);
   return {
     packId: pack.packId,
     code: pack.code,
     kind: pack.kind,
     name: pack.name,
-    portions: `${sayPortions(pack.portions)}\u00A0${portionName(pack.kind, pack.portions)}, ${sayVolume(pack.volumeMl)}, ${pack.nOf.n} of ${pack.nOf.of}`,
-    made: `Made ${sayVague(pack.made)}`,
-    bestBy: sayDayYear(pack.bestBy),
-    allergens: allergenLines(pack.allergens, allergenNames),
-    cautions: pack.cautions,
-    more: [
-      ...(pack.addOnDay.length > 0 ? [{ head: 'Add', text: `${pack.addOnDay.join(', ')}.` }] : []),
-      ...pack.reheat.map((text) => ({ head: 'Heat', text })),
-      ...(pack.thaw ? [{ head: 'Thaw', text: `${pack.thaw}.` }] : []),
-    ],
+    portions: `${sayPortions(pack.portions)}\u00A0${portionName(pack.kind, pack.portions)}`,
+    weight: sayContents(pack),
+    nOf: `${pack.nOf.n} of ${pack.nOf.of}`,
+    ...(pack.made && { made: sayVague(pack.made) }),
+    ...(pack.bestBy !== undefined ? { bestBy: sayDayYear(pack.bestBy) } : { undated: sayUndated(pack.foundOn) }),
+    allergens: allergy.allergens,
+    cautions: [...allergy.cautions, ...others],
+    add: pack.addOnDay.map((name, i) => ({ name, ...(pack.addAmounts?.[i] && { amount: pack.addAmounts[i] }) })),
+    dose: texts.dose,
+    ...(texts.thaw !== undefined && { thaw: texts.thaw }),
+    heat: texts.heat,
+    usual: texts.usual,
   };
 }
+
+/** Of food that nobody can date. */
+export const sayUndated = (foundOn: string | undefined): string =>
+  foundOn === undefined ? 'Date not known' : `Found ${sayDayYear(foundOn)}, date not known`;

@@ -1,6 +1,6 @@
 import type { EventData, Instant, TamboEvent } from '#core/contract';
 import type { Tick } from '#core/shop';
-import { effective } from '#core/store';
+import { byOrder, effective } from '#core/store';
 
 export interface TaskLog {
   state: 'running' | 'done' | 'skipped';
@@ -20,6 +20,26 @@ export interface SessionLog {
   tonight: Map<string, number>;
   discarded: Map<string, number>;
   closed: Set<string>;
+  /** The newest event about a task, a line of the list or a batch, by its key; what was taken back counts as an event. */
+  seen: Map<string, string>;
+}
+
+/** What an event of a session is about. */
+const aboutOf = (e: TamboEvent): string | undefined => {
+  const d = e.data as { taskId?: string; key?: string; batchId?: string };
+  return d.taskId ?? d.key ?? d.batchId;
+};
+
+function seenIn(events: readonly TamboEvent[]): Map<string, string> {
+  const seen = new Map<string, string>();
+  const about = new Map<string, string>();
+  for (const e of [...events].sort(byOrder)) {
+    const key = e.type === 'undone' ? about.get(e.data.eventId) : aboutOf(e);
+    if (key === undefined) continue;
+    about.set(e.id, key);
+    seen.set(key, e.id);
+  }
+  return seen;
 }
 
 /** Folds a session's shop, cook, yield and session events, in the agreed order, undone ones left out. */
@@ -32,6 +52,7 @@ export function sessionLog(events: readonly TamboEvent[]): SessionLog {
     tonight: new Map(),
     discarded: new Map(),
     closed: new Set(),
+    seen: seenIn(events),
   };
   const task = (id: string): TaskLog => log.tasks.get(id) ?? { state: 'running', extraMin: 0 };
   for (const e of effective(events)) {

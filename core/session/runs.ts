@@ -1,20 +1,57 @@
-import type { Day, Revision, Session, TamboEvent } from '#core/contract';
+import type { Batch, Day, EventData, Revision, Session, TamboEvent } from '#core/contract';
 import { tasksFor, type LastTimes } from '#core/cook';
 import { learnedYield, type Learned } from '#core/recipe';
 import { effective } from '#core/store';
-import { portionMlOf } from './batch.ts';
 import { sessionLog } from './log.ts';
 import type { World } from './world.ts';
 
 /** One cooked and weighed batch. */
 export interface Run {
   sessionId: string;
+  batchId: string;
   day: Day;
   portions: number;
-  plannedMl: number;
-  weighedMl: number;
+  /** In the unit of the recipe's serving. */
+  planned: number;
+  weighed: number;
+  unit: 'g' | 'ml';
   /** Weighed by what was written for that size. */
   ratio: number;
+  /** Grams per millilitre, when a tub was weighed. */
+  density?: number;
+}
+
+/** A litre of food that weighs less or more was a slip of the hand, not a lesson. */
+const likelyDensity = { least: 0.2, most: 1.6 } as const;
+
+/** What a weighing says a millilitre weighs: a tub that was filled and weighed; before tubs were kept, weight by volume. */
+function taughtDensity(data: EventData<'weighed'>): number | undefined {
+  const taught = data.tub
+    ? data.tub.g / data.tub.ml
+    : data.gPerMl === undefined && data.netG !== undefined
+      ? data.netG / data.volumeMl
+      : undefined;
+  return taught !== undefined && taught >= likelyDensity.least && taught <= likelyDensity.most ? taught : undefined;
+}
+
+/** One run from its weighing: grams by grams, millilitres by millilitres (decision 41). */
+export function runOf(session: Session, batch: Batch, revision: Revision, data: EventData<'weighed'>): Run {
+  const planned = batch.portions * (revision.cubeMl ?? revision.serving.amount);
+  const inGrams = revision.serving.unit === 'g' && revision.cubeMl === undefined;
+  const taught = taughtDensity(data);
+  const density = taught ?? revision.density?.gPerMl;
+  const weighed = inGrams ? (data.netG ?? data.volumeMl * (density ?? 1)) : data.volumeMl;
+  return {
+    sessionId: session.id,
+    batchId: batch.id,
+    day: session.day,
+    portions: batch.portions,
+    planned,
+    weighed,
+    unit: inGrams ? 'g' : 'ml',
+    ratio: (weighed * (batch.yieldFactor ?? 1)) / planned,
+    ...(taught !== undefined && { density: taught }),
+  };
 }
 
 /** Weighed batches by recipe, the oldest first. */
@@ -23,28 +60,23 @@ export function runsOf(
   events: readonly TamboEvent[],
   revisionOf: (id: string) => Revision | undefined,
 ): Map<string, Run[]> {
-  const weighed = new Map(effective(events).flatMap((e) => (e.type === 'weighed' ? [[e.data.batchId, e.data.volumeMl] as const] : [])));
+  const weighed = new Map(effective(events).flatMap((e) => (e.type === 'weighed' ? [[e.data.batchId, e.data] as const] : [])));
   const runs = new Map<string, Run[]>();
   for (const session of sessions.toSorted((a, b) => a.day.localeCompare(b.day) || a.id.localeCompare(b.id))) {
     for (const batch of session.batches) {
-      const ml = weighed.get(batch.id);
-      const revision = ml === undefined ? undefined : revisionOf(batch.revisionId);
-      const portionMl = revision && portionMlOf(revision);
-      if (ml === undefined || portionMl === undefined) continue;
-      const plannedMl = batch.portions * portionMl;
-      const list = runs.get(batch.recipeId) ?? [];
-      runs.set(batch.recipeId, list);
-      list.push({
-        sessionId: session.id,
-        day: session.day,
-        portions: batch.portions,
-        plannedMl,
-        weighedMl: ml,
-        ratio: (ml * (batch.yieldFactor ?? 1)) / plannedMl,
-      });
+      const data = weighed.get(batch.id);
+      const revision = data && revisionOf(batch.revisionId);
+      if (!data || !revision) continue;
+      runs.set(batch.recipeId, [...(runs.get(batch.recipeId) ?? []), runOf(session, batch, revision, data)]);
     }
   }
   return runs;
+}
+
+/** Grams per millilitre learned from tubs: the mean of what was weighed; undefined while none was. */
+export function densityOfRuns(runs: readonly Run[]): number | undefined {
+  const taught = runs.flatMap((r) => r.density ?? []);
+  return taught.length === 0 ? undefined : Number((taught.reduce((s, d) => s + d, 0) / taught.length).toFixed(4));
 }
 
 /** What came out of a recipe so far, as a share of what is written. */
@@ -57,7 +89,13 @@ export function trimsOf(events: readonly TamboEvent[], writtenPct: (ingredientId
     if (e.type !== 'trimmed' || e.data.usableG <= 0 || e.data.usableG > e.data.boughtG) continue;
     seen.set(e.data.ingredientId, [...(seen.get(e.data.ingredientId) ?? []), e.data.usableG / e.data.boughtG]);
   }
-  return new Map([...seen].map(([id, shares]) => [id, learnedYield(shares, (writtenPct(id) ?? 100) / 100)]));
+  return new Map(
+    [...seen].map(([id, shares]) => {
+      const pct = writtenPct(id);
+      // a share that was never known is not 100 %
+      return [id, learnedYield(shares, pct === undefined ? null : pct / 100)];
+    }),
+  );
 }
 
 /**

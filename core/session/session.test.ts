@@ -2,14 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { EventData, TamboEvent } from '#core/contract';
 import { addDays, clockOf, instantAt, minutesBetween } from '#core/kitchen';
-import { foldPack, type PackState } from '#core/store';
+import { foldPack, momentOf, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testHousehold, testSession, testWorld } from './fixtures.ts';
 import {
   asksAboutDinner,
-  containerFacts,
+  packTexts,
   dinnerQuarters,
   dinnersLeft,
   filledData,
@@ -48,19 +48,22 @@ const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState =>
   labelled: 'hand',
 });
 
+const at = momentOf(testHousehold, now);
+
 describe('dinners left', () => {
   const couple = [testEater('a'), testEater('b', { appetite: 1.3 })];
   it('never falls when a portion is added, and takes tonight unless it is logged', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 400 }), fc.integer({ min: 0, max: 40 }), (q, more) => {
-        expect(dinnersLeft(q + more, couple, today, false)).toBeGreaterThanOrEqual(dinnersLeft(q, couple, today, false));
-        expect(dinnersLeft(q, couple, today, false)).toBe(Math.floor(q / 9));
+        const left = (quarters: number) => dinnersLeft([{ quarters, from: today }], couple, today, false);
+        expect(left(q + more)).toBeGreaterThanOrEqual(left(q));
+        expect(left(q)).toBe(Math.floor(q / 9));
       }),
     );
   });
   it('skips days on which nobody is at the table', () => {
     const away = [testEater('a', { presence: { ...couple[0]!.presence, away: [{ from: today, to: addDays(today, 9) }] } })];
-    expect(dinnersLeft(8, away, today, false)).toBe(2);
+    expect(dinnersLeft([{ quarters: 8, from: today }], away, today, false)).toBe(2);
   });
   it('counts meals and kits together, bases not', () =>
     expect(dinnerQuarters([pack('m'), pack('k', { kind: 'kit', portions: 2 }), pack('b', { kind: 'base' })])).toBe(24));
@@ -198,9 +201,10 @@ describe('labels from the household', () => {
         lot: lotFacts(b.revision, b.scaled, world),
         day: '2026-11-28',
         densityGPerMl: 1.05,
+        scaleStepG: 1,
       },
       { code: '22222', container, portions: 2, ml: 800, n: 1, of: 5 },
-      containerFacts(b.revision, container, 800, world),
+      packTexts(b.heat, { massG: 840, volumeMl: 800, portions: 2 }, container, world),
     );
     expect(data.ok && data.data).toMatchObject({
       bestBy: '2027-01-28',
@@ -209,8 +213,9 @@ describe('labels from the household', () => {
       life: { rowId: 'stew_meat', source: 'FSIS, USCS' },
     });
     if (!data.ok) return;
-    const content = labelContent({ packId: 'p', ...data.data }, world.allergenNames);
-    expect(content.portions).toBe('2\u00A0portions, 800\u00A0ml, 1 of 5');
+    const texts = packTexts(b.heat, { massG: 840, volumeMl: 800, portions: 2 }, container, world);
+    const content = labelContent({ packId: 'p', ...data.data }, world.allergenNames, texts);
+    expect(content).toMatchObject({ portions: '2\u00A0portions', nOf: '1 of 5' });
     expect(content.bestBy).toBe('28\u00A0Jan\u00A02027');
   });
 });
@@ -219,44 +224,56 @@ describe('today', () => {
   it('takes what was put on a passed evening out of the stock, and the runway counts it', () => {
     const planned = { ...pack('p'), planned: { day: addDays(today, -1), meal: 'dinner' as const } };
     const world = testWorld({}, [], [planned, pack('q')]);
-    const view = todayView(world, today, false);
-    expect(view.probable.map((p) => p.packId)).toEqual(['p']);
-    const s = supplies(world, today, [], false);
+    const view = todayView(world, at, false);
+    expect(view.probable.packs.map((p) => p.packId)).toEqual(['p']);
+    const s = supplies(world, at, [], false);
     expect(s.dinners.count).toBe(2);
     expect(s.dinners.runway.left).toBe(4);
     expect(s.dinners.runway.rate.shape).toBeGreaterThan(14);
   });
-  it('says when a planned pack must come out', () => {
-    const planned = { ...pack('p', { thaw: '18 to 30 h in the fridge' }), planned: { day: addDays(today, 2), meal: 'dinner' as const } };
-    expect(todayView(testWorld({ household: testHousehold }, [], [planned]), today, false).takeOut[0]).toMatchObject({
-      by: '2026-11-24T18:30:00.000Z',
-    });
+  const planned = (thawH: { low: number; high: number }) => ({
+    ...pack('p', { thawH }),
+    planned: { day: addDays(today, 3), meal: 'dinner' as const },
   });
-  it('keeps the household’s own hour, and still leaves the thaw hours before dinner', () => {
-    const out = (takeOutAt: string | undefined, thaw: string) =>
-      todayView(
-        testWorld(
-          { household: { ...testHousehold, ...(takeOutAt && { reminders: { takeOutAt, askDinner: true } }) } },
-          [],
-          [{ ...pack('p', { thaw }), planned: { day: addDays(today, 2), meal: 'dinner' as const } }],
-        ),
-        today,
-        false,
-      ).takeOut[0]!.by;
-    const dinner = instantAt(addDays(today, 2), testHousehold.dinnerAt, testHousehold.timeZone);
+  const dinner = instantAt(addDays(today, 3), testHousehold.dinnerAt, testHousehold.timeZone);
+  const out = (thawH: { low: number; high: number }, takeOutAt?: string) =>
+    todayView(
+      testWorld({ household: { ...testHousehold, ...(takeOutAt && { reminders: { takeOutAt, askDinner: true } }) } }, [], [planned(thawH)]),
+      at,
+      false,
+    ).takeOut[0]!.by;
+  // dinner at 18:30, cooking 30 min: by when each shape leaves the freezer, as the thawing table works it out
+  it.each([
+    ['cubes', 7, 18, '2026-11-25T22:00:00.000Z'],
+    ['a flat bag of 15 mm', 8, 20, '2026-11-25T22:00:00.000Z'],
+    ['a flat bag of 20 mm', 10, 27, '2026-11-25T15:00:00.000Z'],
+    ['a flat bag of 25 mm', 13, 37, '2026-11-25T07:00:00.000Z'],
+    ['a half-litre tub', 18, 44, '2026-11-25T07:00:00.000Z'],
+    ['a tub of a litre', 24, 72, '2026-11-24T18:30:00.000Z'],
+  ])('%s comes out in time, and not so early that it goes off', (_, low, high, by) => {
+    const back = new Date(Date.parse(by) + 24 * 3600_000).toISOString();
+    expect(out({ low, high })).toBe(back);
+  });
+  it('is taken out awake, between what thawing needs and what the time it keeps allows', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 0, max: 1439 }), fc.integer({ min: 0, max: 72 }), (minute, hours) => {
-        const at = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
-        const by = out(at, `1 to ${hours} h`);
-        expect(clockOf(by, testHousehold.timeZone)).toBe(at);
+      fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 0, max: 40 }), (low, more) => {
+        const by = out({ low, high: low + more });
+        const clock = clockOf(by, testHousehold.timeZone);
+        expect(clock >= '07:00' && clock <= '22:00').toBe(true);
         const before = minutesBetween(by, dinner) / 60;
-        expect(before).toBeGreaterThanOrEqual(hours);
-        expect(before).toBeLessThan(hours + 24);
+        if (more <= 23) expect(before).toBeGreaterThanOrEqual(low + more);
+        // what keeps a day once thawed is never out for longer than that before dinner, but for a night's sleep
+        expect(before).toBeLessThanOrEqual(low + 24 + 9);
       }),
     );
-    expect(out('08:00', '18 to 24 h')).toBe(instantAt(addDays(today, 1), '08:00', testHousehold.timeZone));
-    expect(out('21:30', '18 to 24 h')).toBe(instantAt(today, '21:30', testHousehold.timeZone));
-    expect(out(undefined, '1 to 0 h')).toBe(instantAt(addDays(today, 1), '22:00', testHousehold.timeZone));
+  });
+  it('keeps the household’s own hour', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1439 }), (minute) => {
+        const own = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+        expect(clockOf(out({ low: 8, high: 20 }, own), testHousehold.timeZone)).toBe(own);
+      }),
+    );
   });
   it('asks about dinner from its hour on, or never', () => {
     expect(asksAboutDinner({ dinnerAt: '18:30' }, '18:29')).toBe(false);

@@ -1,12 +1,13 @@
 import type { Day } from '#core/contract';
-import { addDays, demand, sayDay, type Demand } from '#core/kitchen';
-import { probablyEaten, runway, type DayEaten, type Runway } from '#core/eat';
-import { dinnerQuarters, dinnersLeft } from './dinners.ts';
+import { addDays, demand, groupOf, isDinner, sayDay, type Demand, type SupplyGroup } from '#core/kitchen';
+import { runway, type DayEaten, type Runway } from '#core/eat';
+import { ownEvening, sharesOf, type Moment, type Shares } from '#core/store';
+import { dinnerFood, dinnerQuarters, dinnersLeft } from './dinners.ts';
 import type { World } from './world.ts';
 
 /** What was eaten from the store by group and day, from the log. */
 export interface EatenDay extends DayEaten {
-  group: 'dinner' | 'baby' | 'broth';
+  group: SupplyGroup;
 }
 
 /** How much of one thing there is and how long it lasts; the same object feeds every page. */
@@ -26,6 +27,8 @@ export interface Supplies {
   broth?: Supply;
   /** Packs probably eaten by now, to be settled. */
   probable: number;
+  /** Packs past their day in the fridge, to be answered for. */
+  past: number;
 }
 
 interface Curves {
@@ -60,8 +63,14 @@ export const saysLast = (r: Runway): string => {
  * Dinners left, the baby's meals and broth with their runways, computed once for all pages.
  * Stock leaves out what was probably eaten; the runway counts it as eaten on its day.
  */
-export function supplies(world: World, today: Day, eaten: readonly EatenDay[], tonightLogged: boolean): Supplies {
-  const { stock, probable } = probablyEaten(world.packs, today);
+export function supplies(
+  world: World,
+  at: Moment,
+  eaten: readonly EatenDay[],
+  tonightLogged: boolean,
+  { stock, probable, past }: Shares = sharesOf(world.packs, at),
+): Supplies {
+  const { today } = at;
   const { household, eaters } = world;
   const asked = new Map<Day, Demand>();
   const demandOn = (day: Day): Demand => {
@@ -75,12 +84,12 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
       .filter((e) => e.group === group)
       .map((e) => ({ day: e.day, portions: group === 'baby' ? e.portions / cubesPerMeal : e.portions })),
     ...probable
-      .filter((p) => groupOf(p.kind) === group)
+      .filter((p) => (group === 'dinner' ? isDinner(p) : groupOf(p.kind) === group))
       .map((p) => ({
-        day: p.planned?.day ?? today,
+        day: ownEvening(p, at) ?? today,
         portions:
           group === 'dinner'
-            ? Math.min(p.left, demandOn(p.planned?.day ?? today).quarters / 4)
+            ? Math.min(p.left, demandOn(ownEvening(p, at) ?? today).quarters / 4)
             : group === 'baby'
               ? p.left / cubesPerMeal
               : p.left,
@@ -101,7 +110,7 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
   const dinners = make(
     'dinner',
     quarters / 4,
-    dinnersLeft(quarters, eaters, today, tonightLogged, household.guests),
+    dinnersLeft(dinnerFood(stock, at), eaters, today, tonightLogged, household.guests),
     'dinners',
     (day) => demandOn(day).quarters / 4,
   );
@@ -123,9 +132,6 @@ export function supplies(world: World, today: Day, eaten: readonly EatenDay[], t
       ),
     }),
     probable: probable.length,
+    past: past.length,
   };
 }
-
-/** The supply a kind counts towards; bases, aromatics, dried and bread count for themselves. */
-export const groupOf = (kind: string): EatenDay['group'] | undefined =>
-  kind === 'meal' || kind === 'kit' ? 'dinner' : kind === 'puree' ? 'baby' : kind === 'broth' ? 'broth' : undefined;

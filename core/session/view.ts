@@ -3,20 +3,24 @@ import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress
 import { minutesBetween, sayPortions } from '#core/kitchen';
 import { splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
-import { freeNow, roomIn, type PackState } from '#core/store';
+import { freeNow, momentOf, roomIn, sharesOf, type PackState } from '#core/store';
 import { baseNeeds, drawnMl, type BaseNeed, type PlannedDish } from './bases.ts';
-import { batchView, standingOf, type BatchView } from './batch.ts';
+import { batchView, portionMlOf, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
 import { sessionLog, type TaskLog } from './log.ts';
 import { sessionState, type SessionState } from './state.ts';
 import type { World } from './world.ts';
 
 export interface ListedLine extends ShopLine {
+  /** The newest event about it. */
+  seen: string;
   ticked?: 'bought' | 'haveIt';
   tickNote?: string;
 }
 
 export interface TaskView extends Task {
+  /** The newest event about it. */
+  seen: string;
   log?: TaskLog;
   /** Minutes from now (or from the session's start before it has begun). */
   startMin?: number;
@@ -136,7 +140,10 @@ export function sessionStanding(
   const { log, known, list, tasks, drawn } = prepare(session, events, world);
   return {
     state: sessionState(
-      known.map(({ batch, revision }) => standingOf({ batch, revision, log, packs, list, tasks, drawnMl: drawn.get(batch.id) ?? 0 }).flags),
+      known.map(
+        ({ batch, revision }) =>
+          standingOf({ batch, revision, log, packs, list, tasks, drawnMl: drawn.get(batch.id) ?? 0, containers: world.containers }).flags,
+      ),
     ),
     dishes: known.map((k) => k.revision.name),
   };
@@ -172,8 +179,9 @@ export function sessionView(
     batches.push(view);
     frees = left;
   }
-  const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / b.yield.portionMl]));
-  const bases = baseNeeds(dishes, world, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
+  const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / portionMlOf(b.revision)]));
+  const { stock } = sharesOf(world.packs, momentOf(world.household, now));
+  const bases = baseNeeds(dishes, { ...world, packs: stock }, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
   const cooling = batches.flatMap((b) => {
@@ -200,7 +208,7 @@ export function sessionView(
       lines: s.lines.map((line): ListedLine => {
         const tick = log.ticks.get(line.key);
         const note = tick && tickNote(tick, line, world.household.units);
-        return { ...line, ...(tick && { ticked: tick.how }), ...(note && { tickNote: note }) };
+        return { ...line, seen: log.seen.get(line.key) ?? session.id, ...(tick && { ticked: tick.how }), ...(note && { tickNote: note }) };
       }),
     })),
     tasks: tasks
@@ -210,6 +218,7 @@ export function sessionView(
         const cook = session.cooks.find((c) => c.id === slot?.cookId)?.name;
         return {
           ...task,
+          seen: log.seen.get(task.id) ?? session.id,
           ...(l && { log: l }),
           ...(slot && { startMin: slot.startMin, endMin: slot.endMin }),
           ...(slot && { cookId: slot.cookId }),
@@ -229,7 +238,7 @@ export function sessionView(
       bases,
       frees: freeAtFirst,
       schedule: hours,
-      rooms: freezers.map((f) => roomIn(f, world.packs)),
+      rooms: freezers.map((f) => roomIn(f, stock)),
       freezers,
     }),
   };

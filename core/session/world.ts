@@ -3,6 +3,7 @@ import type { LastTimes } from '#core/cook';
 import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
 import { allergenSummary, type ScaleOptions, type ScaleResult } from '#core/recipe';
+import type { Run } from './runs.ts';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {
@@ -19,6 +20,8 @@ export interface World {
   /** A recipe at a number of portions; revisions never change, so an answer may be kept. */
   scale: (revision: Revision, portions: number, yieldFactor?: number) => ScaleResult;
   finder: IngredientFinder;
+  /** Weighed runs by recipe, the oldest first. */
+  runs: ReadonlyMap<string, readonly Run[]>;
   /** The last run of each piece of work. */
   times: LastTimes;
   lives: ReadonlyMap<string, LifeRow>;

@@ -1,4 +1,5 @@
 import type { EventOf, TamboEvent } from '#core/contract';
+import { daysBetween } from '#core/kitchen';
 import type { PackChanges, PackState } from './state.ts';
 
 const clean = (n: number): number => Math.round(n * 1e6) / 1e6;
@@ -22,6 +23,7 @@ function advance(pack: PackChanges, event: TamboEvent): void {
       pack.placeId = event.data.placeId;
       pack.zoneId = event.data.zoneId;
       pack.fridgeSince = undefined;
+      pack.thawSince = undefined;
       break;
     case 'planned':
       if (event.data.for) pack.planned = event.data.for;
@@ -30,10 +32,12 @@ function advance(pack: PackChanges, event: TamboEvent): void {
     case 'pulled':
       pack.pulled = { ...event.data, at: event.instant };
       pack.planned = event.data;
+      pack.thawSince ??= event.instant;
       pack.fridgeSince ??= event.instant;
       break;
     case 'opened':
       pack.fridgeSince = event.data.at;
+      pack.thawSince = undefined;
       break;
     case 'eaten':
       take(pack, event.data.guests + event.data.shares.reduce((sum, s) => sum + s.portions, 0), 'eaten');
@@ -69,6 +73,7 @@ function advance(pack: PackChanges, event: TamboEvent): void {
       break;
     case 'labelled':
       pack.labelled = event.data.how;
+      pack.labelSays = event.data.says;
       break;
     case 'washed':
       pack.washed = true;
@@ -79,6 +84,7 @@ function advance(pack: PackChanges, event: TamboEvent): void {
 }
 
 const untouched = (event: EventOf<'filled'>): PackChanges => ({
+  seen: event.id,
   left: event.data.portions,
   filledAt: event.instant,
   washed: false,
@@ -94,6 +100,7 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
   if (!pack) return undefined;
   const next = { ...pack, sums: { ...pack.sums } };
   advance(next, event);
+  next.seen = event.id;
   return next;
 }
 
@@ -130,6 +137,13 @@ export function effective(events: readonly TamboEvent[]): readonly TamboEvent[] 
   return sorted.filter((e) => e.type !== 'undone' && !gone.has(e.id));
 }
 
+/** The newest event that speaks of a pack or session, taken back or not. */
+export function newestOf(events: readonly TamboEvent[], subject: string): string | undefined {
+  let newest: TamboEvent | undefined;
+  for (const e of events) if (e.subjects.includes(subject) && (!newest || byOrder(newest, e) < 0)) newest = e;
+  return newest?.id;
+}
+
 /** A pack as two halves: the event that filled it, and what the others made of it. */
 export interface FoldedPack {
   filled: EventOf<'filled'>;
@@ -147,12 +161,22 @@ export function foldChanges(events: readonly TamboEvent[], packId: string): Fold
   if (!filled) return undefined;
   const changes = untouched(filled);
   for (const event of mine) advance(changes, event);
+  changes.seen = newestOf(events, packId) ?? filled.id;
   return { filled, changes };
+}
+
+/** Counted before dates could be unknown, such packs carry a span of a year: nobody knew (decision 43). */
+const unknownSpanDays = 365;
+
+/** What a pack was filled with, as it is understood today. */
+function understood(filled: EventOf<'filled'>['data']): EventOf<'filled'>['data'] {
+  const { made, bestBy: _bestBy, limit: _limit, ...rest } = filled;
+  return made && daysBetween(made.earliest, made.latest) >= unknownSpanDays ? { ...rest, foundOn: made.latest } : filled;
 }
 
 /** A whole pack from its two halves. */
 export const wholePack = (filled: EventOf<'filled'>['data'], changes: PackChanges, packId: string): PackState => ({
-  ...filled,
+  ...understood(filled),
   ...changes,
   packId,
 });

@@ -12,10 +12,17 @@ export interface PlaceRoom {
   packs: number;
 }
 
-/** Room in a cold place by the outside of what stands in it. */
+/** What of a place's litres packs can fill: the household's own share, else the usual one of its kind. */
+export const usableShareOf = (place: Pick<Place, 'kind' | 'usableShare'>): number =>
+  place.usableShare ?? (place.kind === 'chest' ? usable.chest : usable.other);
+
+/**
+ * Room in a cold place by the outside of what stands in it.
+ * @param packs what is in store ({@link sharesOf}); packs that are probably eaten take no room
+ */
 export function roomIn(place: Place, packs: readonly PackState[]): PlaceRoom {
   const here = packs.filter((p) => p.placeId === place.id && statusOf(p) === 'frozen');
-  const usableMl = place.litres * 1000 * (place.kind === 'chest' ? usable.chest : usable.other);
+  const usableMl = place.litres * 1000 * usableShareOf(place);
   const usedMl = here.reduce((sum, p) => sum + p.outerMl, 0);
   return { placeId: place.id, usableMl, usedMl, freeMl: Math.max(0, usableMl - usedMl), packs: here.length };
 }

@@ -11,7 +11,13 @@ export interface PackChanges {
   pulled?: { day: string; meal: Meal; at: Instant };
   /** In the fridge since: thawed, opened, or the rest of a meal. */
   fridgeSince?: Instant;
+  /** Thawing since: taken out, and neither opened nor put back. */
+  thawSince?: Instant;
+  /** The newest event that speaks of it, what was taken back included: what a page has seen of it. */
+  seen?: string;
   labelled?: 'printed' | 'hand';
+  /** What its label says about allergies, when that was kept. */
+  labelSays?: string;
   washed: boolean;
   /** Sums that must always agree with what was filled. */
   sums: { eaten: number; discarded: number; given: number; lost: number; found: number; corrected: number; difference: number };

@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest';
 import type { TamboEvent } from '#core/contract';
 import { testContainer } from '../pack/fixtures.ts';
 import { histories, testFilled, testInstant } from './fixtures.ts';
-import { dueOf, foldPack, freeNow, roomIn, statusOf, usageOf, useFirst, type PackState } from './index.ts';
+import { dueOf, foldPack, freeNow, momentOf, roomIn, statusOf, usageOf, useFirst, type PackState } from './index.ts';
 
+const moment = (now: string) => momentOf({ timeZone: 'Europe/London', country: 'GB', dinnerAt: '18:30' }, now);
 const packsOf = (events: TamboEvent[]) =>
   [...new Set(events.flatMap((e) => e.subjects))].map((id) => foldPack(events, id)).filter((p): p is PackState => p !== undefined);
 const event = <T extends TamboEvent['type']>(
@@ -61,7 +62,7 @@ describe('the pack ledger', () => {
   it('starts the fridge clock for the rest', () => {
     const p = foldPack([filled, event('moved', { placeId: 'shed', zoneId: 'z' }, 1), ate(1, 60, 'fridge')], 'p')!;
     expect(statusOf(p)).toBe('fridge');
-    expect(dueOf(p, '2026-10-03', 'Europe/London')).toMatchObject({ day: '2026-10-05', reason: 'fridge', daysLeft: 2 });
+    expect(dueOf(p, moment('2026-10-03T20:00:00.000Z'))).toMatchObject({ day: '2026-10-05', reason: 'fridge', daysLeft: 2 });
   });
 });
 
@@ -70,9 +71,9 @@ describe('use first', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 10, max: 28 }), { minLength: 1, maxLength: 12 }), (days) => {
         const packs = days.map((d, i) => ({ ...foldPack([filled], 'p')!, packId: `p${i}`, code: `c${i}`, bestBy: `2026-12-${d}` }));
-        const order = (list: PackState[]) => useFirst(list, '2026-11-24', 'Europe/London').map((x) => x.pack.packId);
+        const order = (list: PackState[]) => useFirst(list, moment('2026-11-24T12:00:00.000Z')).map((x) => x.pack.packId);
         expect(order([...packs].reverse())).toEqual(order(packs));
-        const due = useFirst(packs, '2026-11-24', 'Europe/London').map((x) => x.due.day);
+        const due = useFirst(packs, moment('2026-11-24T12:00:00.000Z')).map((x) => x.due.day);
         expect(due).toEqual(due.toSorted());
       }),
     );
@@ -85,7 +86,8 @@ describe('use first', () => {
       bestBy,
     });
     expect(
-      useFirst([lot('b', '2026-03-09', '2026-11-09'), lot('a', '2026-03-02', '2026-11-02')], '2026-03-20', 'Europe/London')[0]!.pack.code,
+      useFirst([lot('b', '2026-03-09', '2026-11-09'), lot('a', '2026-03-02', '2026-11-02')], moment('2026-03-20T12:00:00.000Z'))[0]!.pack
+        .code,
     ).toBe('a');
   });
 });

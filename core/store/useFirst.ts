@@ -1,35 +1,22 @@
-import type { Day } from '#core/contract';
-import { dayOf, daysBetween, fridgeUntil, minDay } from '#core/kitchen';
+import { dueOf, type Due, type Moment } from './cold.ts';
 import { statusOf, type PackState } from './state.ts';
 
-/** When a pack should be eaten, and why then. */
-export interface Due {
-  day: Day;
-  reason: 'fridge' | 'bestBy';
-  daysLeft: number;
-}
-
-/** The day a pack is due: its fridge clock once thawed or opened, else its printed best-by day. */
-export function dueOf(pack: PackState, today: Day, zone: string): Due {
-  if (pack.fridgeSince) {
-    const day = minDay(fridgeUntil(pack.life, dayOf(pack.fridgeSince, zone)), pack.limit);
-    return { day, reason: 'fridge', daysLeft: daysBetween(today, day) };
-  }
-  return { day: pack.bestBy, reason: 'bestBy', daysLeft: daysBetween(today, pack.bestBy) };
-}
+/** What nobody can date comes first. */
+const dayKey = (due: Due): string => due.day ?? '';
+const madeKey = (pack: PackState): string => pack.made?.earliest ?? pack.foundOn ?? '';
 
 /**
- * Packs with food in them, the soonest due first; the same day: the older first, then by code.
+ * Packs with food in them, the soonest due first, those of unknown age before all; the same day: the older first, then by code.
  * First expired, first out: the order never depends on the order they were read in.
  */
-export function useFirst(packs: readonly PackState[], today: Day, zone: string): { pack: PackState; due: Due }[] {
+export function useFirst(packs: readonly PackState[], at: Moment): { pack: PackState; due: Due }[] {
   return packs
     .filter((p) => statusOf(p) !== 'empty')
-    .map((pack) => ({ pack, due: dueOf(pack, today, zone) }))
+    .map((pack) => ({ pack, due: dueOf(pack, at) }))
     .sort(
       (a, b) =>
-        a.due.day.localeCompare(b.due.day) ||
-        a.pack.made.earliest.localeCompare(b.pack.made.earliest) ||
+        dayKey(a.due).localeCompare(dayKey(b.due)) ||
+        madeKey(a.pack).localeCompare(madeKey(b.pack)) ||
         a.pack.code.localeCompare(b.pack.code),
     );
 }

@@ -1,6 +1,6 @@
 import type { Batch, Session } from '#core/contract';
 import { addMinutes, instantAt } from '#core/kitchen';
-import { containerFacts, filledData, sessionView, type BatchView, type World } from '#core/session';
+import { filledData, packTexts, sessionView, type BatchView, type World } from '#core/session';
 import type { Db } from '../db/index.ts';
 import { eventsOf } from '../events/index.ts';
 import { packsInStore, worldOf } from '../session/index.ts';
@@ -56,9 +56,15 @@ function fill(client: DemoClient, at: string, session: Session, batch: BatchView
           lot: batch.lot,
           day: session.day,
           densityGPerMl: batch.yield.densityGPerMl,
+          scaleStepG: world.household.scaleStepG,
         },
         { code: codes[n - 1] ?? '', container: group.container, portions: group.portionsEach, ml: group.mlEach, n, of },
-        containerFacts(batch.revision, group.container, group.mlEach, world),
+        packTexts(
+          batch.heat,
+          { massG: group.mlEach * batch.yield.densityGPerMl, volumeMl: group.mlEach, portions: group.portionsEach },
+          group.container,
+          world,
+        ),
       );
       if (!made.ok) throw new Error(`demo: ${batch.revision.name}: ${made.why}`);
       const packId = client.id();
@@ -100,9 +106,16 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
   let at = addMinutes(end, 15);
   for (const batch of planned.batches) {
     const ml = Math.round(batch.yield.ml * (0.965 + client.random() * 0.06));
-    const netG = Math.round(ml * (batch.yield.densityGPerMl ?? 1));
+    const netG = Math.round(ml * batch.yield.densityGPerMl);
     if (batch.revision.kind !== 'kit')
-      client.log(at, 'weighed', [session.id], { batchId: batch.batch.id, grossG: netG + 2450, tareG: 2450, netG, volumeMl: ml });
+      client.log(at, 'weighed', [session.id], {
+        batchId: batch.batch.id,
+        grossG: netG + 2450,
+        tareG: 2450,
+        netG,
+        volumeMl: ml,
+        gPerMl: batch.yield.densityGPerMl,
+      });
     const { view: now, world } = view(at);
     const fresh = now.batches.find((b) => b.batch.id === batch.batch.id);
     if (!fresh) continue;

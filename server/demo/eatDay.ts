@@ -1,8 +1,8 @@
 import type { Eater } from '#core/contract';
 import { demand, instantAt } from '#core/kitchen';
-import { statusOf, useFirst, type PackState } from '#core/store';
+import { momentOf, sharesOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { Db } from '../db/index.ts';
-import { packsInStore } from '../session/index.ts';
+import { householdOf, packsInStore } from '../session/index.ts';
 import type { DemoClient } from './client.ts';
 
 /** Tops quarters off packs in turn until a demand is met. */
@@ -17,10 +17,11 @@ function share(packs: readonly PackState[], quarters: number): { pack: PackState
 
 /** One day of eating from the store: most dinners, a lunch after a late shift, Pip's cubes, broth now and then. */
 export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day: string, zone: string, pipEats: boolean): void {
-  const at = instantAt(day, '19:20', zone);
+  const evening = instantAt(day, '19:20', zone);
+  const at = momentOf(householdOf(db), evening);
   const there = demand(eaters, day);
   const stored = (): PackState[] =>
-    useFirst(packsInStore(db), day, zone)
+    useFirst(sharesOf(packsInStore(db), at).stock, at)
       .map((x) => x.pack)
       .filter((p) => !p.raw && statusOf(p) !== 'unplaced');
   const meals = stored().filter((p) => p.kind === 'meal');
@@ -41,7 +42,7 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
         shares.push({ eaterId: eater.eaterId, portions: q / 4 });
       }
       const rest = Math.round(part.pack.left * 4) - part.quarters;
-      client.log(at, 'eaten', [part.pack.packId], {
+      client.log(evening, 'eaten', [part.pack.packId], {
         day,
         meal: 'dinner',
         shares,
@@ -51,7 +52,9 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
     }
   }
   // what was opened yesterday is lunch for the baker
-  const open = stored().find((p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < at);
+  const open = stored().find(
+    (p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < evening,
+  );
   if (open)
     client.log(instantAt(day, '21:40', zone), 'eaten', [open.packId], {
       day,

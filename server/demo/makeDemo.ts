@@ -1,9 +1,9 @@
 import { and, eq, isNotNull } from 'drizzle-orm';
 import { addDays, addMinutes, dayOf, daysBetween, daysFrom, demand, instantAt, nextWeekday } from '#core/kitchen';
 import { sessionView } from '#core/session';
-import { statusOf, useFirst, type PackState } from '#core/store';
+import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
 import { allDocuments, schema, type Db } from '../db/index.ts';
-import { packsInStore, referenceOf, worldOf } from '../session/index.ts';
+import { householdOf, packsInStore, referenceOf, worldOf } from '../session/index.ts';
 import { DemoClient } from './client.ts';
 import { cookSession, planSession } from './cookSession.ts';
 import { revisionOf } from './dish.ts';
@@ -22,7 +22,7 @@ export interface DemoOptions {
 /** Puts the next dinners on their evenings, as taps on Eat first do: tonight's is thawed, tomorrow's still frozen, one of last week's never answered. */
 function planEvenings(db: Db, client: DemoClient, today: string, now: string, zone: string): void {
   const eaters = allDocuments(db, 'eater');
-  const meals = useFirst(packsInStore(db), today, zone)
+  const meals = useFirst(packsInStore(db), momentOf(householdOf(db), now))
     .map((x) => x.pack)
     .filter((p) => p.kind === 'meal' && statusOf(p) === 'frozen');
   const used = new Set<string>();

@@ -24,11 +24,29 @@ const changesOf = ({
   planned,
   pulled,
   fridgeSince,
+  thawSince,
+  seen,
   labelled,
+  labelSays,
   washed,
   sums,
   ended,
-}: PackChanges): PackChanges => ({ left, filledAt, placeId, zoneId, planned, pulled, fridgeSince, labelled, washed, sums, ended });
+}: PackChanges): PackChanges => ({
+  left,
+  filledAt,
+  placeId,
+  zoneId,
+  planned,
+  pulled,
+  fridgeSince,
+  thawSince,
+  seen,
+  labelled,
+  labelSays,
+  washed,
+  sums,
+  ended,
+});
 
 export const packRow = (packId: string, filledId: string, filled: FilledBrief, changes: PackChanges, last: Last): PackRow => ({
   packId,
@@ -37,7 +55,8 @@ export const packRow = (packId: string, filledId: string, filled: FilledBrief, c
   kind: filled.kind,
   name: filled.name,
   left: changes.left,
-  bestBy: filled.bestBy,
+  // nobody knows how old it is
+  bestBy: filled.bestBy ?? '',
   placeId: changes.placeId ?? null,
   containerId: filled.containerId ?? null,
   sessionId: filled.sessionId ?? null,
@@ -46,7 +65,7 @@ export const packRow = (packId: string, filledId: string, filled: FilledBrief, c
   lastInstant: last.instant,
   lastDevice: last.device,
   lastCounter: last.counter,
-  madeDay: filled.made.latest,
+  madeDay: filled.made?.latest ?? '',
   filledId,
   changes: changesOf(changes),
 });

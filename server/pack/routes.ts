@@ -3,12 +3,12 @@ import { Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '#core/contract';
 import { a4Grid21, codeFrom, codeLink, drawLabel, type DrawnLabel } from '#core/pack';
-import { labelContent, labelsAnswer, type LabelsAnswer } from '#core/session';
+import { heatOfPack, labelContent, labelsAnswer, type LabelsAnswer, type World } from '#core/session';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
-import { householdOf, referenceOf, sessionOf, settingOf } from '../session/index.ts';
+import { sessionOf, settingOf } from '../session/index.ts';
 import { labelsPdf } from './pdf.ts';
 import { qrModules } from './qr.ts';
 
@@ -38,22 +38,20 @@ function packsByIds(db: Db, ids: readonly string[]): PackState[] {
   return ids.flatMap((id) => found.get(id) ?? []);
 }
 
-/** Labels as the core draws them for these packs; a pack whose label is too small is named. */
-export function drawLabels(db: Db, packs: readonly PackState[]): DrawnLabel[] {
-  const { allergenNames } = referenceOf(db);
-  const { address } = householdOf(db);
-  return packs.map((pack) => {
-    const content = labelContent(pack, allergenNames);
+/** Labels as the core draws them for these packs, two for a pack whose words need them; a pack whose label is too small is named. */
+export function drawLabels(world: World, packs: readonly PackState[]): DrawnLabel[] {
+  return packs.flatMap((pack) => {
+    const content = labelContent(pack, world.allergenNames, heatOfPack(pack, world));
     const drawn = drawLabel(
       content,
       { widthMm: a4Grid21.labelMm.w, heightMm: a4Grid21.labelMm.h },
-      qrModules(codeLink(pack.code, address)),
+      qrModules(codeLink(pack.code, world.household.address)),
     );
     if (!drawn.ok)
       throw new HttpRefusal(422, `${pack.name} ${pack.code}: ${drawn.needed}`, [
         { path: pack.code, expected: 'text that fits 63.5 x 38.1 mm', got: content.allergens.join('; ') },
       ]);
-    return drawn.label;
+    return drawn.labels;
   });
 }
 
@@ -88,7 +86,7 @@ export function packRoutes(ctx: Context): Router {
       );
     let labels: DrawnLabel[];
     try {
-      labels = drawLabels(ctx.db, packs);
+      labels = drawLabels(settingOf(ctx).world, packs);
     } catch (error) {
       return next(error);
     }

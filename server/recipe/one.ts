@@ -2,7 +2,7 @@ import type { Revision } from '#core/contract';
 import { lifeOf, type LifeResult } from '#core/kitchen';
 import { allergenLines, allergenWarnings, drawLines, freezeFlags, recipeGaps } from '#core/recipe';
 import { cautionsFor, type CautionPlace } from '#core/safety';
-import { allergensOf, learnedFrom, type RecipeAnswer, type World } from '#core/session';
+import { sayWarning, allergensOf, learnedFrom, type RecipeAnswer, type World } from '#core/session';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';
 import { lastMade, settingOf, weighedRuns } from '../session/index.ts';
@@ -69,7 +69,7 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     revision,
     rows: [...ingredientIds].flatMap((x) => world.finder.byId(x) ?? []),
     allergens: allergenLines(summary, world.allergenNames),
-    warnings: allergenWarnings(summary, world.eaters),
+    warnings: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
     gaps: recipeGaps(revision, world.finder),
     keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),
     ...(day && { lastMade: day }),

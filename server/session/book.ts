@@ -5,7 +5,7 @@ import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type Worl
 import { allDocuments, referenceRows, schema, storeId, type Db } from '../db/index.ts';
 import { eventsOf } from '../events/index.ts';
 import type { Context } from '../http.ts';
-import { keptSince } from './kept.ts';
+import { keptSince, versionOf } from './kept.ts';
 import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
 
 /** Meals that the log lists at most. */
@@ -25,6 +25,7 @@ function lately(db: Db): EatenEntry[] {
 /** What the database knows beside the world. */
 export const bookOf = (db: Db): Book => ({
   storeId: storeId(db),
+  changes: () => versionOf(db).changes,
   sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
   recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
   eventsOf: (id) => eventsOf(db, id),
@@ -70,9 +71,15 @@ export function groundOf(ctx: Context): Ground {
   const sessions = [...book.sessions()];
   const recent = sessions.filter((s) => s.day >= addDays(today, -recentDays));
   const recipes = [...book.recipes()];
-  const revisionIds = new Set([...recipes.map((r) => r.revisionId), ...recent.flatMap((s) => s.batches.map((b) => b.revisionId))]);
+  const revisionIds = new Set([
+    ...recipes.map((r) => r.revisionId),
+    ...recent.flatMap((s) => s.batches.map((b) => b.revisionId)),
+    // what packs in store were made from, for their allergens
+    ...world.packs.flatMap((p) => p.revisionId ?? []),
+  ]);
   return {
     storeId: book.storeId,
+    changes: book.changes(),
     household: world.household,
     eaters: [...world.eaters],
     equipment: [...world.equipment],
@@ -87,6 +94,7 @@ export function groundOf(ctx: Context): Ground {
     sessionPacks: recent.map((s) => [s.id, [...book.packsOf(s.id)]]),
     eatenDays: [...book.eatenDays(today)],
     lately: [...book.lately()],
+    runs: [...world.runs].map(([id, runs]) => [id, [...runs]]),
     times: [...world.times],
     ingredients: [...world.finder.rows],
     lives: referenceRows(db, 'life'),

@@ -38,7 +38,7 @@ function readIndex(ctx: Context): FindEntry[] {
       type: 'pack',
       name: p.name,
       code: p.code,
-      note: `${p.code}, ${zones.get(p.zoneId ?? '') ?? 'not put away'}, best by ${sayDay(p.bestBy)}`,
+      note: `${p.code}, ${zones.get(p.zoneId ?? '') ?? 'not put away'}, ${p.bestBy === undefined ? 'date not known' : `best by ${sayDay(p.bestBy)}`}`,
       to: `/p/${p.code}`,
     })),
     ...referenceRows(ctx.db, 'ingredient')

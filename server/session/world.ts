@@ -1,9 +1,17 @@
 import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
-import { addDays, ingredientFinder, type IngredientFinder, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import {
+  addDays,
+  groupOf,
+  ingredientFinder,
+  type IngredientFinder,
+  type IngredientRow,
+  type LifeRow,
+  type ReferenceRow,
+} from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
-import { groupOf, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
-import { scaleRecipe, type ScaleResult } from '#core/recipe';
+import { densityOfRuns, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
+import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { eventsOf, packsWhere, yieldEvents } from '../events/index.ts';
@@ -85,9 +93,34 @@ function withTrims(db: Db, rows: IngredientRow[]): IngredientRow[] {
   });
 }
 
+/** A revision as it is stored; each is read once. */
+function storedRevision(db: Db, id: string): Revision | undefined {
+  const known = revisionsRead.get(db) ?? new Map<string, Revision>();
+  revisionsRead.set(db, known);
+  const found = known.get(id) ?? documentById(db, 'recipe_revision', id);
+  if (found) known.set(id, found);
+  return found;
+}
+
 /** Weighed batches by recipe. */
 export const weighedRuns = (db: Db): Map<string, Run[]> =>
-  keptSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => worldOf(db).revision(id)));
+  keptSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => storedRevision(db, id)));
+
+interface Resolver {
+  epoch: number;
+  resolve: (stored: Revision) => Revision;
+}
+const resolvers = new WeakMap<Db, Resolver>();
+
+/** Revisions that know their finished density; the same object as long as nothing new was weighed, so that what hangs on it stays. */
+function resolverOf(db: Db): Resolver['resolve'] {
+  const { finder, epoch } = referenceOf(db);
+  const known = resolvers.get(db);
+  if (known?.epoch === epoch) return known.resolve;
+  const resolve = densityResolver(finder, (recipeId) => densityOfRuns(weighedRuns(db).get(recipeId) ?? []));
+  resolvers.set(db, { epoch, resolve });
+  return resolve;
+}
 
 /** Sessions looked back at for how long things took. */
 const sessionsTimed = 12;
@@ -149,14 +182,12 @@ function readWorld(db: Db): World {
     }),
     'documents',
   );
-  const revisions = revisionsRead.get(db) ?? new Map<string, Revision>();
-  revisionsRead.set(db, revisions);
+  const resolve = resolverOf(db);
   const { scaled, ...own } = documents;
   const options = { ...own, finder: reference.finder };
   const revision = (id: string): Revision | undefined => {
-    const found = revisions.get(id) ?? documentById(db, 'recipe_revision', id);
-    if (found) revisions.set(id, found);
-    return found;
+    const stored = storedRevision(db, id);
+    return stored && resolve(stored);
   };
   const scale = (r: Revision, portions: number, yieldFactor = 1): ScaleResult => {
     const sizes = scaled.get(r) ?? new Map<string, ScaleResult>();
@@ -184,6 +215,7 @@ function readWorld(db: Db): World {
     ...reference,
     ...own,
     times,
+    runs: weighedRuns(db),
     packs: packsInStore(db),
     usage: containerUsage(db),
     revision,

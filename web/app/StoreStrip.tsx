@@ -19,12 +19,23 @@ interface Column {
   marks: StripMark[];
 }
 
+const sayDue = ({ due }: StripMark): string =>
+  due.reason === 'undated'
+    ? 'date not known'
+    : `${due.reason === 'bestBy' ? 'best by' : 'out of the freezer, eat by'} ${sayDayYear(due.day)}`;
+
 /** Marks by their day on a true time scale; those that would overlap stand in one column. Overdue ones are left of the stitch, later ones at the right edge. */
 function columnsOf(marks: readonly StripMark[], xOf: (days: number) => number, left: number, edge: number, near: number): Column[] {
   const columns: Column[] = [];
   for (const mark of marks) {
-    const days = mark.due.daysLeft;
-    const x = days < 0 ? Math.max(6, left - 12 - Math.min(30, Math.floor(-days / 14) * 11)) : days > span ? edge : xOf(days) + size / 2 + 2;
+    // what nobody can date stands before all the rest
+    const days = mark.due.daysLeft ?? -Infinity;
+    const x =
+      days < 0
+        ? Math.max(6, left - 12 - Math.min(30, Math.floor(Math.min(365, -days) / 14) * 11))
+        : days > span
+          ? edge
+          : xOf(days) + size / 2 + 2;
     const last = columns[columns.length - 1];
     if (last && x - last.x < near) last.marks.push(mark);
     else columns.push({ x, marks: [mark] });
@@ -112,14 +123,14 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
               key={m.packId}
               href={`/p/${m.code}`}
               tabIndex={i === current ? 0 : -1}
-              aria-label={`${m.name}, ${m.kind}, ${m.due.reason === 'fridge' ? 'in the fridge, use by' : 'best by'} ${sayDayYear(m.due.day)}`}
+              aria-label={`${m.name}, ${m.kind}, ${sayDue(m)}`}
               onFocus={() => setAt(i)}
               onClick={(e) => {
                 e.preventDefault();
                 void navigate(`/p/${m.code}`);
               }}
             >
-              <title>{`${m.name}, ${m.due.reason === 'fridge' ? 'use by' : 'best by'} ${sayDayYear(m.due.day)}`}</title>
+              <title>{`${m.name}, ${sayDue(m)}`}</title>
               <rect
                 className="ring"
                 x={m.x - size / 2 - 0.5}

@@ -41,10 +41,13 @@ export async function stockCodes(storeId: string): Promise<void> {
 
 /**
  * Takes so many unused codes; asks the server for more when few are left.
+ * @param shown the code of the preview, taken first when it is still free
  * @returns undefined when too few are kept here and the server does not answer
  */
-export async function takeCodes(storeId: string, count: number): Promise<string[] | undefined> {
+export async function takeCodes(storeId: string, count: number, shown?: string): Promise<string[] | undefined> {
   let codes = kept(storeId);
+  // the code that a preview showed is the code that is printed
+  if (shown !== undefined && codes.includes(shown)) codes = [shown, ...codes.filter((c) => c !== shown)];
   if (codes.length < count) {
     try {
       codes = [...codes, ...(await refill(Math.max(count - codes.length, keep - codes.length)))];

@@ -1,12 +1,25 @@
 import { useMemo } from 'react';
-import type { EventData, EventType, TamboEvent, WritableOf, WritableTable } from '#core/contract';
+import { intentId, type EventData, type EventType, type TamboEvent, type WritableOf, type WritableTable } from '#core/contract';
+import { api } from './api.ts';
 import { device, newId, stampEvent, stampInstant } from './device.ts';
+import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
 import { enqueue } from './outbox.ts';
-import { useAppDispatch } from './store.ts';
+import { useAppDispatch, useAppState, type RootState } from './store.ts';
 import { shown, type UndoWay } from './toastSlice.ts';
 
 /** An event to be logged: type, what it speaks of, data. */
-export type NewEvent = { [T in EventType]: { type: T; subjects: string[]; data: EventData<T> } }[EventType];
+export type NewEvent = {
+  [T in EventType]: {
+    type: T;
+    subjects: string[];
+    data: EventData<T>;
+    /** The newest event the page had seen of it; `again` where each tap is meant by itself. */
+    seen: string | typeof again;
+  };
+}[EventType];
+
+/** Meant each time it is tapped: one more stepper's step, 5 more minutes. */
+export const again = Symbol('again');
 export type NewChange = { [T in WritableTable]: { table: T; id: string; data: WritableOf<T> | null } }[WritableTable];
 
 export interface Commands {
@@ -17,19 +30,31 @@ export interface Commands {
   undo(way: UndoWay): Promise<void>;
 }
 
+/** How far the household's documents had come as the pages show them. */
+const documentsSeen = (state: RootState): string => api.endpoints.frame.select()(state).data?.version ?? '';
+
 /** What a tap does: through the queue, with a toast that can take it back. */
 export function useCommands(): Commands {
   const dispatch = useAppDispatch();
+  const getState = useAppState();
   return useMemo(
     () => ({
       async log(events, says) {
-        const stamped = events.map((e) => stampEvent(e.type, e.subjects, e.data as never));
+        const acts = events.map((e) => ({ e, id: e.seen === again ? newId() : actId({ ...e, seen: e.seen }) }));
+        if (acts.length > 0 && acts.every(({ e, id }) => doneBefore(id, e.data) === 'same')) return [];
+        if (acts.some(({ e, id }) => doneBefore(id, e.data) !== 'no' && e.seen !== again)) {
+          dispatch(shown({ text: 'That was logged a moment ago. When it shows, change it or undo it.' }));
+          return [];
+        }
+        for (const { e, id } of acts) noteDone(id, e.data);
+        const stamped = acts.map(({ e, id }) => stampEvent(e.type, e.subjects, e.data as never, id));
         dispatch(shown({ text: says, undo: { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) } }));
         await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: says, body })));
         return stamped;
       },
       async write(changes, says) {
-        const writeId = newId();
+        const { writeId, again: twice } = writeIntent(changes, documentsSeen(getState()));
+        if (twice) return writeId;
         dispatch(shown({ text: says, undo: { kind: 'write', writeId } }));
         await enqueue([
           { kind: 'write', label: says, body: { writeId, device, instant: stampInstant(), label: says.slice(0, 120), changes } },
@@ -38,16 +63,32 @@ export function useCommands(): Commands {
       },
       async undo(way) {
         if (way.kind === 'events') {
-          const stamped = way.events.map((e) => stampEvent('undone', e.subjects, { eventId: e.id }));
+          const made = way.events.map((e) => ({ ...e, undo: intentId(device, 'undone', e.id, e.seen ?? '') }));
+          const acts = made.filter((e) => doneBefore(e.undo, { eventId: e.id }) === 'no');
+          if (acts.length === 0) return;
+          const stamped = acts.map((e) => {
+            noteDone(e.undo, { eventId: e.id });
+            noteUndone(e.subjects, e.undo);
+            return stampEvent('undone', e.subjects, { eventId: e.id }, e.undo);
+          });
           await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: 'Undo', body })));
         } else {
           await enqueue([
-            { kind: 'undo', label: 'Undo', body: { writeId: newId(), device, instant: stampInstant(), undoes: way.writeId } },
+            {
+              kind: 'undo',
+              label: 'Undo',
+              body: {
+                writeId: intentId(device, 'undo', way.writeId, way.seen ?? ''),
+                device,
+                instant: stampInstant(),
+                undoes: way.writeId,
+              },
+            },
           ]);
         }
         dispatch(shown({ text: 'Taken back' }));
       },
     }),
-    [dispatch],
+    [dispatch, getState],
   );
 }

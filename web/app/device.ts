@@ -38,10 +38,10 @@ function nextInstant(): Instant {
   return last;
 }
 
-export function stampEvent<T extends EventType>(type: T, subjects: string[], data: EventData<T>): TamboEvent {
+export function stampEvent<T extends EventType>(type: T, subjects: string[], data: EventData<T>, id: string): TamboEvent {
   counter += 1;
   keep('tambo.counter', String(counter));
-  return { id: newId(), type, subjects, instant: nextInstant(), device, counter, version: 1, data } as TamboEvent;
+  return { id, type, subjects, instant: nextInstant(), device, counter, version: 1, data } as TamboEvent;
 }
 
 export const stampInstant = nextInstant;

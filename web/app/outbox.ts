@@ -4,6 +4,7 @@ import { backAgain } from './baseQuery.ts';
 import { follow } from './clock.ts';
 import { added, loaded, notKept, offline, putAside, sent, wasRefused, type RefusedEntry, type Waiting } from './outboxSlice.ts';
 import { deviceStore, type NewEntry } from './deviceStore.ts';
+import { forgetDone } from './intents.ts';
 import { keepSoon, loadSent, noteSent } from './household.ts';
 import type { AppStore } from './store.ts';
 
@@ -100,7 +101,10 @@ async function flush(): Promise<void> {
           entry: r.entry,
         }));
         await moveOn(gone, kept, no);
-        for (const r of no) store.dispatch(wasRefused(r));
+        for (const r of no) {
+          store.dispatch(wasRefused(r));
+          if (r.entry.kind === 'event') forgetDone(r.entry.body.id);
+        }
         retryMs = 1000;
       }
       // what was sent counts as waiting until the page has heard of it, so that nothing flickers back in between

@@ -1,6 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
-import { useDispatch, useSelector } from 'react-redux';
+import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from './api.ts';
 import { outboxSlice } from './outboxSlice.ts';
 import { toastSlice } from './toastSlice.ts';
@@ -15,4 +15,6 @@ setupListeners(store.dispatch);
 export type AppStore = typeof store;
 export type RootState = ReturnType<typeof store.getState>;
 export const useAppDispatch = useDispatch.withTypes<typeof store.dispatch>();
+/** Reads the state at the moment of a tap, without following it. */
+export const useAppState = (): (() => RootState) => useStore<RootState>().getState;
 export const useAppSelector = useSelector.withTypes<RootState>();

@@ -1,7 +1,8 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How the last thing done can be taken back. */
-export type UndoWay = { kind: 'events'; events: { id: string; subjects: string[] }[] } | { kind: 'write'; writeId: string };
+export type UndoWay =
+  { kind: 'events'; events: { id: string; subjects: string[]; seen?: string }[] } | { kind: 'write'; writeId: string; seen?: string };
 
 export interface Toast {
   id: number;

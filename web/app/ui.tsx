@@ -1,6 +1,7 @@
 import { Popover } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
+import type { Due } from '#core/store';
 import { sayError } from './api.ts';
 
 /** A page's head: what it is, one sentence, what can be done. */
@@ -134,7 +135,7 @@ export function Stepper({
   step?: number;
 }) {
   return (
-    <div className="row" style={{ gap: 8 }} role="group" aria-label={label}>
+    <div className="row" style={{ gap: 8 }} role="group" aria-label={label} data-again>
       <button
         type="button"
         className="step"
@@ -162,9 +163,12 @@ export function Stepper({
   );
 }
 
-/** Days left in a word and its colour: soon is saffron, past is tomato. */
-export function DueTag({ daysLeft, reason }: { daysLeft: number; reason: 'fridge' | 'bestBy' }) {
-  const tone = daysLeft < 0 ? 't' : reason === 'fridge' || daysLeft <= 14 ? 's' : 'l';
+/** Days left in a word and its colour: soon is saffron, past is tomato; of unknown age it says so. */
+export function DueTag({ due }: { due: Due }) {
+  if (due.reason === 'undated') return <span className="tag s">date not known</span>;
+  const { daysLeft, reason } = due;
+  const out = reason !== 'bestBy';
+  const tone = daysLeft < 0 ? 't' : out || daysLeft <= 14 ? 's' : 'l';
   const text =
     daysLeft < 0
       ? `${-daysLeft} ${daysLeft === -1 ? 'day' : 'days'} past`
@@ -176,4 +180,16 @@ export function DueTag({ daysLeft, reason }: { daysLeft: number; reason: 'fridge
             ? `${Math.round(daysLeft / 30.4)} months`
             : `${daysLeft} days`;
   return <span className={`tag ${tone}`}>{text}</span>;
+}
+
+/** Who must not eat it, the name first; before the act, never after. */
+export function NotFor({ says }: { says: readonly string[] }) {
+  if (says.length === 0) return null;
+  return (
+    <ul className="notfor" aria-label="Allergies">
+      {says.map((s) => (
+        <li key={s}>{s}</li>
+      ))}
+    </ul>
+  );
 }

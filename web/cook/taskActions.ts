@@ -1,17 +1,23 @@
 import { minutesBetween } from '#core/kitchen';
 import { leftOf, shortTitle, type SessionView, type TaskView } from '#core/session';
-import { useCommands } from '../app/commands.ts';
+import { again, useCommands } from '../app/commands.ts';
 import { useAppSelector } from '../app/store.ts';
 
+interface PendingTask {
+  state: 'running' | 'done' | 'skipped';
+  /** The event that waits. */
+  id: string;
+}
+
 /** Tasks closed or started here but not sent yet count at once. */
-export function usePending(sessionId: string): ReadonlyMap<string, 'running' | 'done' | 'skipped'> {
+export function usePending(sessionId: string): ReadonlyMap<string, PendingTask> {
   const waiting = useAppSelector((s) => s.outbox.waiting);
-  const map = new Map<string, 'running' | 'done' | 'skipped'>();
+  const map = new Map<string, PendingTask>();
   for (const w of waiting) {
     if (w.kind !== 'event') continue;
     const e = w.body;
     if ((e.type === 'taskStarted' || e.type === 'taskDone' || e.type === 'taskSkipped') && e.data.sessionId === sessionId)
-      map.set(e.data.taskId, e.type === 'taskStarted' ? 'running' : e.type === 'taskDone' ? 'done' : 'skipped');
+      map.set(e.data.taskId, { id: e.id, state: e.type === 'taskStarted' ? 'running' : e.type === 'taskDone' ? 'done' : 'skipped' });
   }
   return map;
 }
@@ -23,7 +29,7 @@ export const withPending = (view: SessionView, pending: ReturnType<typeof usePen
     : {
         ...view,
         tasks: view.tasks.map((t) => {
-          const state = pending.get(t.id);
+          const state = pending.get(t.id)?.state;
           return !state || t.log?.state === state
             ? t
             : { ...t, log: { extraMin: 0, ...t.log, state, ...(state === 'running' && { startedAt: t.log?.startedAt ?? now }) } };
@@ -37,13 +43,16 @@ export type TaskActions = ReturnType<typeof useTaskActions>;
 
 export function useTaskActions(sessionId: string, now: string) {
   const { log } = useCommands();
+  const pending = usePending(sessionId);
+  /** What was done here and not sent yet has been seen too. */
+  const seen = (t: TaskView): string => pending.get(t.id)?.id ?? t.seen;
   const base = (t: TaskView) => ({ sessionId, taskId: t.id });
   return {
     start: (t: TaskView, cookId?: string) =>
-      void log([{ type: 'taskStarted', subjects: [sessionId], data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),
+      void log([{ type: 'taskStarted', subjects: [sessionId], seen: seen(t), data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),
     handOver: (t: TaskView, cook: { id: string; name: string }) =>
       void log(
-        [{ type: 'taskHanded', subjects: [sessionId], data: { ...base(t), cookId: cook.id } }],
+        [{ type: 'taskHanded', subjects: [sessionId], seen: seen(t), data: { ...base(t), cookId: cook.id } }],
         `${shortTitle(t.title)}: to ${cook.name}`,
       ),
     done: (t: TaskView) =>
@@ -52,12 +61,13 @@ export function useTaskActions(sessionId: string, now: string) {
           {
             type: 'taskDone',
             subjects: [sessionId],
+            seen: seen(t),
             data: { ...base(t), ...(t.log?.startedAt && { actualMin: Math.max(0, Math.round(minutesBetween(t.log.startedAt, now))) }) },
           },
         ],
         'Done',
       ),
-    skip: (t: TaskView) => void log([{ type: 'taskSkipped', subjects: [sessionId], data: base(t) }], 'Skipped'),
+    skip: (t: TaskView) => void log([{ type: 'taskSkipped', subjects: [sessionId], seen: seen(t), data: base(t) }], 'Skipped'),
     /** From now, however long ago its time was up. */
     more: (t: TaskView) =>
       void log(
@@ -65,6 +75,7 @@ export function useTaskActions(sessionId: string, now: string) {
           {
             type: 'taskExtended',
             subjects: [sessionId],
+            seen: again,
             data: { ...base(t), minutes: moreMin + Math.max(0, Math.ceil(-leftOf(t, now))) },
           },
         ],

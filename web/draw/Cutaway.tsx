@@ -3,7 +3,7 @@ import { sayDay, sayPortions } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
-import { amountOf } from '../store/words.ts';
+import { amountOf, datedAs } from '../store/words.ts';
 import { layTiles } from './tiles.ts';
 import { sayVolume } from '../app/measures.ts';
 
@@ -23,7 +23,8 @@ const signPx = 7;
 function showText(pack: PackBrief, width: number): { text: string; strong: boolean }[] {
   const room = (text: string, from: number): boolean => from + text.length * signPx <= width;
   const first = [pack.name, sayPortions(pack.left)].find((t) => room(t, 20));
-  const second = [`${amountOf(pack)}, ${sayDay(pack.bestBy)}`, sayDay(pack.bestBy)].find((t) => room(t, 4));
+  const date = pack.bestBy === undefined ? 'no date' : sayDay(pack.bestBy);
+  const second = [`${amountOf(pack)}, ${date}`, date].find((t) => room(t, 4));
   return [...(first ? [{ text: first, strong: true }] : []), ...(first && second ? [{ text: second, strong: false }] : [])];
 }
 
@@ -68,10 +69,11 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
               {mine.length === 0 ? ', empty' : ''}
             </text>
             {tiles.map((t) => {
-              const soon = t.pack.due.daysLeft <= 14;
-              const past = t.pack.due.daysLeft < 0;
+              const daysLeft = t.pack.due.daysLeft ?? 0;
+              const soon = daysLeft <= 14;
+              const past = daysLeft < 0;
               const on = selected === t.pack.packId;
-              const label = `${t.pack.name}, ${amountOf(t.pack)}, best by ${sayDay(t.pack.bestBy)}${t.pack.planned ? ', planned' : ''}`;
+              const label = `${t.pack.name}, ${amountOf(t.pack)}, ${datedAs(t.pack)}${t.pack.planned ? ', planned' : ''}`;
               return (
                 <g
                   key={t.pack.packId}

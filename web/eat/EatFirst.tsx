@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { sayDay, sayNear, sayWeekday } from '#core/kitchen';
+import { sayNear, sayWeekday } from '#core/kitchen';
 import type { EatAnswer, PackBrief } from '#core/session';
 import { useCommands } from '../app/commands.ts';
-import { DueTag } from '../app/ui.tsx';
+import { DueTag, NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf } from '../store/words.ts';
+import { amountOf, datedAs } from '../store/words.ts';
 
-export const isDinner = (p: PackBrief): boolean => p.kind === 'meal' || p.kind === 'kit';
+export const isDinner = (p: PackBrief): boolean => p.dinner;
 
 export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: string) => void }) {
   const { log } = useCommands();
@@ -21,7 +21,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   const list = data.eatFirst.filter((p) => p.name.toLowerCase().includes(q.toLowerCase()) || p.code.toLowerCase() === q.toLowerCase());
   const put = (p: PackBrief, day: string): void =>
     void log(
-      [{ type: 'planned', subjects: [p.packId], data: { for: day ? { day, meal: 'dinner' } : null } }],
+      [{ type: 'planned', subjects: [p.packId], seen: p.seen, data: { for: day ? { day, meal: 'dinner' } : null } }],
       day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`,
     );
   return (
@@ -55,8 +55,9 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
                   {p.name}, {amountOf(p)}
                 </Link>
                 <div className="sub">
-                  best by {sayDay(p.bestBy)}, {p.code}
+                  {datedAs(p)}, {p.code}
                 </div>
+                <NotFor says={p.notFor} />
               </div>
               {isDinner(p) && open && !p.planned && (
                 <button type="button" className="btn o s" onClick={() => put(p, open.day)}>
@@ -85,7 +86,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
               <button type="button" className="link s" onClick={() => onLog(p.packId)} aria-label={`Log ${p.name} ${p.code} as eaten`}>
                 eaten
               </button>
-              <DueTag {...p.due} />
+              <DueTag due={p.due} />
             </li>
           ))}
         </ul>

@@ -2,11 +2,13 @@ import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
 import { useEatQuery, useFrameQuery } from '../app/api.ts';
-import { DueTag, PageHead, Waiting } from '../app/ui.tsx';
+import { DueTag, NotFor, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { ColdLine } from '../store/ColdLine.tsx';
 import { amountOf } from '../store/words.ts';
 import { CatchUp } from './CatchUp.tsx';
 import { LogMeal } from './LogMeal.tsx';
+import { PastCard } from './PastCard.tsx';
 import { EatFirst } from './EatFirst.tsx';
 import { Table } from './Evenings.tsx';
 import { Settle } from './Settle.tsx';
@@ -54,6 +56,7 @@ export function EatPage() {
         </button>
       </PageHead>
       <div className="stack">
+        <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
         <Settle data={data} onChanged={(packId, day) => setLog(packId, day)} />
         <Table data={data} />
         <div
@@ -85,11 +88,13 @@ export function EatPage() {
                         <Link className="main" to={`/p/${p.code}`}>
                           {p.name}, {amountOf(p)}
                         </Link>
+                        <ColdLine pack={p} today={data.today} />
+                        <NotFor says={p.notFor} />
                       </div>
                       <button type="button" className="link s" onClick={() => setLog(p.packId)}>
                         eaten
                       </button>
-                      <DueTag {...p.due} />
+                      <DueTag due={p.due} />
                     </li>
                   ))}
                 </ul>

@@ -53,7 +53,7 @@ export function Table({ data }: { data: EatAnswer }) {
   const names = new Map(data.eaters.map((e) => [e.id, e.name]));
   const clear = (e: Evening): void =>
     void log(
-      e.packs.map((p) => ({ type: 'planned' as const, subjects: [p.packId], data: { for: null } })),
+      e.packs.map((p) => ({ type: 'planned' as const, subjects: [p.packId], seen: p.seen, data: { for: null } })),
       `${sayNear(e.day, data.today)} is open again`,
     );
   return (

@@ -1,13 +1,14 @@
 import { Modal } from '@mantine/core';
 import { useState } from 'react';
 import type { Meal } from '#core/contract';
-import { addDays, sayDayYear, sayNear, sayPortions } from '#core/kitchen';
+import { addDays, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName, type EatAnswer, type PackBrief } from '#core/session';
 import { useCommands, type NewEvent } from '../app/commands.ts';
-import { Stepper } from '../app/ui.tsx';
+import { useOnce } from '../app/useOnce.ts';
+import { NotFor, Stepper } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf } from '../store/words.ts';
+import { amountOf, datedAs } from '../store/words.ts';
 
 type Rest = 'fridge' | 'freezer' | 'binned';
 
@@ -34,6 +35,7 @@ function Form({
   const [eaten, setEaten] = useState<Record<string, number>>(() => Object.fromEntries(usualHelpings(packs, data.eaters, day)));
   const [guests, setGuests] = useState(data.evenings.find((e) => e.day === day)?.guests ?? 0);
   const [rest, setRest] = useState<Rest>(usualRest(packs[0]?.kind));
+  const { busy, once } = useOnce();
   const first = packs[0];
   if (!first) return null;
   const held = packs.reduce((s, p) => s + p.left, 0);
@@ -41,6 +43,7 @@ function Form({
   const over = total > held + 1e-9;
   const stays = Math.max(0, held - total);
   const step = first.kind === 'puree' || first.kind === 'aromatic' || first.kind === 'bread' ? 1 : 0.25;
+  const warned = [...new Set(packs.flatMap((p) => p.notFor))];
   const save = async (): Promise<void> => {
     const dealt = dealShares(
       packs,
@@ -54,6 +57,7 @@ function Form({
             {
               type: 'eaten',
               subjects: [d.packId],
+              seen: packs.find((p) => p.packId === d.packId)?.seen ?? d.packId,
               data: { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' },
             },
           ]
@@ -69,13 +73,17 @@ function Form({
         <div className="grow">
           <h2 style={{ margin: 0 }}>{first.name}</h2>
           <div className="sub" style={{ fontSize: 15 }}>
-            {packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, best by {sayDayYear(first.bestBy)}
+            {packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, {datedAs(first)}
           </div>
         </div>
         <button type="button" className="btn o s" onClick={onBack}>
           Another pack
         </button>
       </div>
+      <NotFor says={warned} />
+      {first.cold === 'thawing' && (
+        <p className="note warn">It is still thawing: some ice may be left. Heat it by the minutes from frozen.</p>
+      )}
       <div className="row wrap" style={{ marginBottom: 12 }}>
         <label className="row" style={{ gap: 8 }}>
           Day{' '}
@@ -155,7 +163,12 @@ function Form({
         </div>
       )}
       <div className="row stickydown" style={{ marginTop: 16 }}>
-        <button type="button" className="btn l grow" disabled={over || (total === 0 && rest !== 'binned')} onClick={() => void save()}>
+        <button
+          type="button"
+          className="btn l grow"
+          disabled={busy || over || (total === 0 && rest !== 'binned')}
+          onClick={() => once(save)}
+        >
           Log it
         </button>
       </div>
@@ -165,8 +178,8 @@ function Form({
 
 /** Who ate what: a pack (or tonight's dish), quarters for each eater, where the rest goes. */
 export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: string; day?: string | undefined; onClose: () => void }) {
-  const all = [...data.fridge, ...data.eatFirst, ...data.probable];
-  const tonight = data.evenings[0]?.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit') ?? [];
+  const all = [...data.fridge, ...data.eatFirst, ...data.probable, ...data.past];
+  const tonight = data.evenings[0]?.packs.filter((p) => p.dinner && p.firstEvening <= data.today) ?? [];
   const start = what === 'tonight' ? tonight.filter((p) => p.recipeId === tonight[0]?.recipeId) : all.filter((p) => p.packId === what);
   const [packs, setPacks] = useState<readonly PackBrief[]>(start);
   const [q, setQ] = useState('');

@@ -42,7 +42,8 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
       eaten.length > 0
         ? eaten
         : q.packs.map((p) => ({ packId: p.packId, data: { day: q.day, meal: q.meal, shares: [], guests: p.left, rest: 'none' as const } }));
-    return rows.map((r): NewEvent => ({ type: 'eaten', subjects: [r.packId], data: r.data }));
+    const seen = new Map(q.packs.map((p) => [p.packId, p.seen]));
+    return rows.map((r): NewEvent => ({ type: 'eaten', subjects: [r.packId], seen: seen.get(r.packId) ?? r.packId, data: r.data }));
   };
   return (
     <section className="card" aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
@@ -79,7 +80,7 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
               className="btn o s"
               onClick={() =>
                 void log(
-                  q.packs.map((p): NewEvent => ({ type: 'planned', subjects: [p.packId], data: { for: null } })),
+                  q.packs.map((p): NewEvent => ({ type: 'planned', subjects: [p.packId], seen: p.seen, data: { for: null } })),
                   `${q.first.name} is still there`,
                 )
               }

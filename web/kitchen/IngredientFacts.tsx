@@ -4,6 +4,7 @@ import { capital, sayMoney } from '#core/kitchen';
 import type { LarderAnswer } from '#core/session';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
+import { newId } from '../app/device.ts';
 import { Why } from '../app/ui.tsx';
 import { Field, numberOf, Pick } from './fields.tsx';
 
@@ -12,6 +13,7 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
   const { log } = useCommands();
   const [bought, setBought] = useState('');
   const [left, setLeft] = useState('');
+  const [draft, setDraft] = useState(newId);
   const b = numberOf(bought);
   const l = numberOf(left);
   const good = b !== undefined && l !== undefined && b > 0 && l > 0 && l <= b;
@@ -37,11 +39,12 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
           disabled={!good}
           onClick={() => {
             void log(
-              [{ type: 'trimmed', subjects: [row.id], data: { ingredientId: row.id, boughtG: b ?? 0, usableG: l ?? 0 } }],
+              [{ type: 'trimmed', subjects: [row.id], seen: draft, data: { ingredientId: row.id, boughtG: b ?? 0, usableG: l ?? 0 } }],
               `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`,
             );
             setBought('');
             setLeft('');
+            setDraft(newId());
           }}
         >
           Note it

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Place } from '#core/contract';
-import { countOf, sayDay, sayPortions } from '#core/kitchen';
+import { countOf, sayPortions } from '#core/kitchen';
 import { portionName, type BatchView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
+import { datedAs } from '../store/words.ts';
 
 /** Packs of this dish once filled: put away together, labels next. */
 export function Filled({ b, places, sessionId }: { b: BatchView; places: readonly Place[]; sessionId: string }) {
@@ -17,7 +18,7 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
   const put = (): void => {
     const [placeId = '', zoneId = ''] = at.split('|');
     void log(
-      loose.map((p) => ({ type: 'moved' as const, subjects: [p.packId], data: { placeId, zoneId } })),
+      loose.map((p) => ({ type: 'moved' as const, subjects: [p.packId], seen: p.seen ?? p.packId, data: { placeId, zoneId } })),
       `${b.revision.name}: put away`,
     );
   };
@@ -36,7 +37,7 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
                   {p.code}
                 </Link>
                 <div className="sub">
-                  {sayPortions(p.portions)} {portionName(p.kind, p.portions)}, best by {sayDay(p.bestBy)}
+                  {sayPortions(p.portions)} {portionName(p.kind, p.portions)}, {datedAs(p)}
                 </div>
               </div>
               {p.labelled ? null : <span className="tag t">no label</span>}
@@ -85,7 +86,15 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
                   type="button"
                   className="btn o"
                   onClick={() =>
-                    void log([{ type: 'labelled', subjects: unlabelled.map((p) => p.packId), data: { how: 'hand' } }], 'Written by hand')
+                    void log(
+                      unlabelled.map((p) => ({
+                        type: 'labelled' as const,
+                        subjects: [p.packId],
+                        seen: p.seen ?? p.packId,
+                        data: { how: 'hand' as const },
+                      })),
+                      'Written by hand',
+                    )
                   }
                 >
                   Written by hand

@@ -1,15 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { intentId } from '#core/contract';
 import { countOf, listOf, sayPortions } from '#core/kitchen';
+import type { PackGroup } from '#core/pack';
 import { cautionsFor } from '#core/safety';
-import { filledData, labelContent, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
+import { filledData, labelContent, packTexts, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
 import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
 import { takeCodes, useNextCode } from '../app/codes.ts';
 import { useCommands, type NewEvent } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
+import { useOnce } from '../app/useOnce.ts';
 import { Cautions } from '../app/ui.tsx';
 import { FillView } from '../draw/FillView.tsx';
-import { LabelDrawing } from '../draw/LabelDrawing.tsx';
+import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
@@ -24,6 +26,7 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
   const [chosen, setChosen] = useState('plan');
   const [problem, setProblem] = useState<string>();
   const [weighing, setWeighing] = useState(b.yield.how === 'planned');
+  const { busy, once } = useOnce();
   const frees = useMemo(() => (kitchen?.containers ?? []).map((c) => ({ container: c.container, free: c.free })), [kitchen]);
   if (!kitchen || !frame) return null;
   const options = optionsFor(b, view, frees, frame.household.groupSizes);
@@ -38,22 +41,38 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
     lot: b.lot,
     day: view.session.day,
     densityGPerMl: b.yield.densityGPerMl,
+    scaleStepG: frame.household.scaleStepG,
   };
+  const textsFor = (g: PackGroup) =>
+    packTexts(b.heat, { massG: g.mlEach * b.yield.densityGPerMl, volumeMl: g.mlEach, portions: g.portionsEach }, g.container, {
+      equipment: kitchen.equipment,
+      household: frame.household,
+    });
+  const before = b.packs.length;
   const first = choice?.groups[0];
   const sample =
     first &&
     filledData(
       plan,
-      { code: nextCode ?? '-----', container: first.container, portions: first.portionsEach, ml: first.mlEach, n: 1, of: choice.packs },
-      b.facts[first.container.id] ?? { reheat: [] },
+      {
+        code: nextCode ?? '-----',
+        container: first.container,
+        portions: first.portionsEach,
+        ml: first.mlEach,
+        n: before + 1,
+        of: before + choice.packs,
+        unsalted: (noSalt?.packs[0] ?? 0) > 0,
+      },
+      textsFor(first),
     );
   const allergenNames = new Map(Object.entries(kitchen.allergenNames));
-  const drawn = sample?.ok
-    ? previewOf(labelContent({ packId: 'sample', ...sample.data }, allergenNames), frame.household.address ?? '')
-    : undefined;
+  const drawn =
+    sample?.ok && first
+      ? previewOf(labelContent({ packId: 'sample', ...sample.data }, allergenNames, textsFor(first)), frame.household.address ?? '')
+      : undefined;
   const fill = async (): Promise<void> => {
     if (!choice) return;
-    const codes = await takeCodes(frame.storeId, choice.packs);
+    const codes = await takeCodes(frame.storeId, choice.packs, nextCode);
     if (!codes) {
       setProblem('No codes are left on this device and Tambo does not answer. Nothing was changed; try again when it is back.');
       return;
@@ -70,23 +89,24 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
             container: g.container,
             portions: g.portionsEach,
             ml: g.mlEach,
-            n,
-            of: choice.packs,
+            n: before + n,
+            of: before + choice.packs,
             unsalted: i < (noSalt?.packs[k] ?? 0),
           },
-          b.facts[g.container.id] ?? { reheat: [] },
+          textsFor(g),
         );
         if (!made.ok) {
           setProblem(`Not packed: ${made.why}. Nothing was changed.`);
           return;
         }
-        events.push({ type: 'filled', subjects: [newId()], data: made.data });
+        events.push({ type: 'filled', subjects: [intentId(b.seen, 'pack', String(n))], seen: b.seen, data: made.data });
       }
     }
     if (choice.tonightMl >= 20)
       events.push({
         type: 'eatenTonight',
         subjects: [view.session.id],
+        seen: b.seen,
         data: { batchId: b.batch.id, day: frame.today, shares: [], volumeMl: Math.round(choice.tonightMl) },
       });
     setProblem(undefined);
@@ -172,7 +192,7 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
           )}
           {choice && (
             <div className="row" style={{ marginTop: 16 }}>
-              <button type="button" className="btn l" disabled={choice.packs === 0} onClick={() => void fill()}>
+              <button type="button" className="btn l" disabled={busy || choice.packs === 0} onClick={() => once(fill)}>
                 Filled: {countOf(choice.packs, 'pack')}
               </button>
               {!weighing && (
@@ -189,21 +209,25 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
               <h2>The label</h2>
               <span className="quiet">63.5 x 38.1 mm</span>
             </div>
-            {drawn?.ok ? (
-              <LabelDrawing label={drawn.label} width="100%" />
+            {drawn ? (
+              <LabelDrawings result={drawn} />
             ) : (
-              <p className="note bad">
-                {drawn ? drawn.needed : sample && !sample.ok ? `No label: ${sample.why}.` : 'Choose how to pack it first.'}
+              <p className="note bad">{sample && !sample.ok ? `No label: ${sample.why}.` : 'Choose how to pack it first.'}</p>
+            )}
+            {drawn?.ok && drawn.moved.length > 0 && (
+              <p className="sub" style={{ marginTop: 8 }}>
+                Goes to the session sheet: {drawn.moved.map((m) => `${m.head.toLowerCase()}: ${m.text}`).join(' ')}
               </p>
             )}
-            {drawn?.ok && drawn.label.moved.length > 0 && (
+            {b.heat.guess && (
               <p className="sub" style={{ marginTop: 8 }}>
-                Goes to the session sheet: {drawn.label.moved.map((m) => `${m.head.toLowerCase()} ${m.text}`).join(' ')}
+                Heated as “{b.heat.rows[0]?.many ?? b.heat.classId}” is a guess.{' '}
+                <Link to={`/recipes/${b.revision.recipeId}#reheating`}>Confirm or change it</Link>
               </p>
             )}
             {b.lot.life.ok && (
               <p className="sub" style={{ marginTop: 8 }}>
-                Keeps {b.lot.life.life.months} months because of the {b.lot.life.life.part} ({b.lot.life.life.source}).
+                Keeps {countOf(b.lot.life.life.months, 'month')} because of the {b.lot.life.life.part} ({b.lot.life.life.source}).
               </p>
             )}
           </section>

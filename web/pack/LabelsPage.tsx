@@ -1,17 +1,16 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { countOf } from '#core/kitchen';
-import { a4Grid21 } from '#core/pack';
+import { a4Grid21, type LabelResult } from '#core/pack';
 import { useLabelsQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { Empty, PageHead, Waiting } from '../app/ui.tsx';
-import { LabelDrawing } from '../draw/LabelDrawing.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
+import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
 
+const sheetsOf = (r: LabelResult | undefined): number => (r?.ok ? r.labels.length : 0);
 const perSheet = a4Grid21.columns * a4Grid21.rows;
-/** Packs that one event may speak of. */
-const mostSubjects = 40;
 
 /** Labels of a session: which packs, from which free label of the sheet, as a PDF; or written by hand. */
 export function LabelsPage() {
@@ -34,15 +33,20 @@ export function LabelsPage() {
   );
   if (!data || !session) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const chosen = data.labels.filter((l) => all || !labelled.has(l.packId));
+  const chosen = data.labels.filter((l) => all || !labelled.has(l.packId) || data.says[l.packId]?.printAgain);
+  const drawn = new Map(chosen.map((l) => [l.packId, previewOf(l, data.address)]));
+  /** Labels on the sheet: a pack whose words need two has two. */
+  const cells = chosen.reduce((n, l) => n + sheetsOf(drawn.get(l.packId)), 0);
   const href = `/api/labels.pdf?packs=${chosen.map((l) => l.packId).join(',')}&start=${start}`;
   const mark = (how: 'printed' | 'hand'): void => {
     const ids = chosen.map((l) => l.packId);
-    const parts = Array.from({ length: Math.ceil(ids.length / mostSubjects) }, (_, i) =>
-      ids.slice(i * mostSubjects, (i + 1) * mostSubjects),
-    );
     void log(
-      parts.map((subjects) => ({ type: 'labelled' as const, subjects, data: { how } })),
+      ids.map((packId) => ({
+        type: 'labelled' as const,
+        subjects: [packId],
+        seen: data.says[packId]?.seen ?? packId,
+        data: { how, says: data.says[packId]?.allergy ?? '' },
+      })),
       how === 'printed' ? `${countOf(ids.length, 'label')} printed and stuck on` : `${countOf(ids.length, 'code')} written by hand`,
     );
   };
@@ -89,7 +93,7 @@ export function LabelsPage() {
               >
                 {Array.from({ length: perSheet }, (_, i) => {
                   const n = i + 1;
-                  const used = n >= start && n < start + chosen.length;
+                  const used = n >= start && n < start + cells;
                   return (
                     <button
                       type="button"
@@ -118,7 +122,7 @@ export function LabelsPage() {
                 })}
               </div>
               <p className="sub" style={{ marginTop: 8, fontSize: 15 }}>
-                {countOf(chosen.length, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + chosen.length) / perSheet)), 'sheet')}.
+                {countOf(cells, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + cells) / perSheet)), 'sheet')}.
               </p>
               {chosen.length > 0 && (
                 <div className="stack" style={{ gap: 8, marginTop: 12 }}>
@@ -148,21 +152,16 @@ export function LabelsPage() {
           ) : (
             <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))', gap: 12 }}>
               {chosen.map((content) => {
-                const drawn = previewOf(content, data.address);
+                const result = drawn.get(content.packId);
                 return (
                   <div key={content.packId}>
-                    {drawn.ok ? (
-                      <LabelDrawing label={drawn.label} width="100%" />
-                    ) : (
-                      <p className="note bad">
-                        {content.name} {content.code}: {drawn.needed}
-                      </p>
-                    )}
+                    {result && <LabelDrawings result={result} />}
                     <div className="row" style={{ justifyContent: 'space-between', marginTop: 4 }}>
                       <span className="mid" style={{ letterSpacing: 2 }}>
                         {content.code}
                       </span>
-                      {drawn.ok && drawn.label.moved.length > 0 && <span className="sub">more on the session sheet</span>}
+                      {data.says[content.packId]?.printAgain && <span className="tag t">print again</span>}
+                      {result?.ok && result.moved.length > 0 && <span className="sub">more on the session sheet</span>}
                     </div>
                   </div>
                 );

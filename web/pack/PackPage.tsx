@@ -1,5 +1,5 @@
 import { Link, useParams, useSearchParams } from 'react-router';
-import { clockOf, sayPortions } from '#core/kitchen';
+import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
@@ -34,6 +34,7 @@ export function PackPage() {
     );
   const places = kitchen.places.map((p) => p.place);
   const weighed = b.yield.how === 'weighed';
+  const inGrams = b.lot.measure === 'g' && b.revision.cubeMl === undefined;
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/pack/${id}`} />}
@@ -58,14 +59,17 @@ export function PackPage() {
             {b.flags.packed ? `${b.revision.name}: packed` : `${b.revision.name}: ${sayVolume(Math.round(b.toPackMl))} to pack`}
           </span>
         }
-        lead={`${weighed ? `Weighed, ${sayMass(b.yield.g ?? 0)}` : 'Not weighed yet, as planned'}: ${sayPortions(Math.floor((b.yield.ml / b.yield.portionMl) * 4) / 4)} ${portionName(b.revision.kind, 2)} of ${sayVolume(Math.round(b.yield.portionMl))} (${sayPortions(b.batch.portions)} planned).${b.tonightMl > 0 ? ` ${sayVolume(Math.round(b.tonightMl))} went on the table.` : ''}`}
+        lead={`${weighed ? `Measured, ${sayMass(Math.round(b.yield.g))}` : 'Not weighed yet, as planned'}: ${sayPortions(quarterDown(b.yield.portions))} ${portionName(b.revision.kind, quarterDown(b.yield.portions))} of ${inGrams ? sayMass(Math.round(b.yield.portionG)) : sayVolume(Math.round(b.yield.portionMl))}${b.yield.how === 'weighed' ? ` (${sayPortions(b.batch.portions)} planned)` : ''}.${b.tonightMl > 0 ? ` ${sayVolume(Math.round(b.tonightMl))} went on the table.` : ''}`}
       >
         {!b.flags.packed && b.packs.length > 0 && (
           <button
             type="button"
             className="btn o"
             onClick={() =>
-              void log([{ type: 'packingClosed', subjects: [id], data: { batchId: b.batch.id } }], `${b.revision.name}: that was all`)
+              void log(
+                [{ type: 'packingClosed', subjects: [id], seen: b.seen, data: { batchId: b.batch.id } }],
+                `${b.revision.name}: that was all`,
+              )
             }
           >
             That was all

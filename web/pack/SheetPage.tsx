@@ -1,17 +1,24 @@
 import { Link, useParams } from 'react-router';
 import { listOf, sayDayYear, sayLongDay } from '#core/kitchen';
-import { allergenLines } from '#core/recipe';
-import { useKitchenQuery, useSessionQuery } from '../app/api.ts';
+import type { LabelContent } from '#core/pack';
+import { sayVague } from '#core/store';
+import { useLabelsQuery, useSessionQuery } from '../app/api.ts';
 import { Empty, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+
+/** What is added on the day, pack sizes apart where their amounts differ. */
+const addText = (labels: readonly LabelContent[]): string =>
+  [...new Map(labels.map((l) => [`${l.portions}|${JSON.stringify(l.add)}`, l])).values()]
+    .map((l) => `${listOf(l.add.map((a) => (a.amount ? `${a.amount} ${a.name}` : a.name)))} to ${l.portions}`)
+    .join('; ');
 
 /** The session sheet: for each dish all that a label may have had no room for, with the codes it stands under. Made for paper. */
 export function SheetPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useSessionQuery(id);
-  const kitchen = useKitchenQuery().data;
-  if (!data || !kitchen) return <Waiting error={error} refetch={() => void refetch()} />;
-  const names = new Map(Object.entries(kitchen.allergenNames));
+  const sheet = useLabelsQuery(id).data;
+  if (!data || !sheet) return <Waiting error={error} refetch={() => void refetch()} />;
+  const byPack = new Map((sheet?.labels ?? []).map((l) => [l.packId, l]));
   const filled = data.batches.filter((b) => b.packs.length > 0);
   return (
     <main className="page">
@@ -37,8 +44,11 @@ export function SheetPage() {
           {filled.map((b) => {
             const pack = b.packs[0];
             if (!pack) return null;
-            const heats = [...new Set(b.packs.flatMap((p) => p.reheat))];
-            const thaws = [...new Set(b.packs.flatMap((p) => (p.thaw ? [p.thaw] : [])))];
+            const labels = b.packs.flatMap((p) => byPack.get(p.packId) ?? []);
+            const heats = [...new Set(labels.flatMap((l) => l.heat.flatMap((way) => way[0] ?? [])))];
+            const thaws = [...new Set(labels.flatMap((l) => l.thaw ?? []))];
+            const doses = [...new Set(labels.flatMap((l) => l.dose))];
+            const [label] = labels;
             return (
               <section key={b.batch.id} className="card" aria-label={b.revision.name}>
                 <div className="cardhead">
@@ -47,20 +57,24 @@ export function SheetPage() {
                     {b.revision.name}
                   </h2>
                   <span>
-                    best by <b>{sayDayYear(pack.bestBy)}</b>
+                    best by <b>{pack.bestBy ? sayDayYear(pack.bestBy) : 'not known'}</b>, made{' '}
+                    {pack.made ? sayVague(pack.made) : 'not known'}
                   </span>
                 </div>
                 <p style={{ letterSpacing: 1 }}>{b.packs.map((p) => p.code).join('  ')}</p>
                 <ul className="rows">
-                  {allergenLines(pack.allergens, names).map((a) => (
+                  {(label?.allergens ?? []).map((a) => (
                     <li key={a}>{a.startsWith('none') ? `Holds ${a}` : a}</li>
                   ))}
-                  {pack.cautions.map((c) => (
+                  {(label?.cautions ?? []).map((c) => (
                     <li key={c}>
                       <b>{c}</b>
                     </li>
                   ))}
-                  {pack.addOnDay.length > 0 && <li>Add on the day: {listOf(pack.addOnDay)}</li>}
+                  {labels.some((l) => l.add.length > 0) && <li>Add on the day: {addText(labels)}</li>}
+                  {doses.map((d) => (
+                    <li key={d}>{d}</li>
+                  ))}
                   {heats.map((h) => (
                     <li key={h}>{h}</li>
                   ))}

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
+import { densityIsGuess } from '#core/recipe';
 import { type BatchView } from '#core/session';
 import { useCommands } from '../app/commands.ts';
+import { useOnce } from '../app/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
 import { sayMass, sayVolume } from '../app/measures.ts';
@@ -30,27 +32,37 @@ interface Typed {
   ladleMl: string;
 }
 
-/** Pot on the scale: gross less the pot's own weight gives what came out; a missing density is asked for once with one tub. */
-function byScale(t: Typed, pot: Equipment | undefined, known: number | undefined): Measured {
+/** A litre of food weighs between these (kitchen estimate): anything else was a slip of the hand. */
+const likely = { least: 0.2, most: 1.6 } as const;
+
+/**
+ * Pot on the scale: gross less the pot's own weight gives what came out. Where the weight of a litre is only guessed, one filled tub on the scale
+ * teaches it; without one the guess stands and says so.
+ */
+function byScale(t: Typed, pot: Equipment | undefined, known: number, guessed: boolean): Measured {
   const g = numberOf(t.gross);
   if (g === undefined)
-    return none(known === undefined ? 'Its weight per litre is not known yet: fill one tub to its line and weigh it, once.' : '');
+    return none(
+      guessed
+        ? 'A litre of it is guessed to weigh ' + sayMass(Math.round(known * 1000)) + '. One tub filled and weighed tells, once and for all.'
+        : '',
+    );
   const tare = pot?.tareG ?? 0;
   const net = g - tare;
   const [tubG, tubMl] = [numberOf(t.tubG), numberOf(t.tubMl)];
-  const density = known ?? (tubG && tubMl ? tubG / tubMl : undefined);
+  const tub = tubG && tubMl ? { ml: tubMl, g: tubG } : undefined;
+  const density = tub ? tub.g / tub.ml : known;
   if (net <= 0) return none(`That is less than the empty pot (${sayMass(tare)}). Check the pot or the figure; it is kept as typed.`, true);
-  if (density === undefined) return none('Its weight per litre is not known yet: fill one tub to its line and weigh it, once.');
-  if (density < 0.2 || density > 1.6) return none('A litre of food weighs between 200 g and 1.6 kg: check the tub.', true);
+  if (density < likely.least || density > likely.most) return none('A litre of food weighs between 200 g and 1.6 kg: check the tub.', true);
   const ml = net / density;
   return {
     ok: true,
-    data: { grossG: g, tareG: tare, netG: Math.round(net), volumeMl: Math.round(ml) },
-    says: `${sayMass(Math.round(net))} of food, ${sayVolume(Math.round(ml))}.`,
+    data: { grossG: g, tareG: tare, netG: net, volumeMl: Number(ml.toFixed(1)), gPerMl: Number(density.toFixed(4)), ...(tub && { tub }) },
+    says: `${sayMass(Math.round(net))} of food, ${guessed && !tub ? 'about ' : ''}${sayVolume(Math.round(ml))}.`,
   };
 }
 
-function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined): Measured {
+function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined, known: number): Measured {
   const typed = how === 'ruler' ? t.depth : t.ladles;
   if (typed.trim() === '')
     return none(
@@ -62,7 +74,11 @@ function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined):
   const r = how === 'ruler' ? dipped({ depthMm: n, pot: pot ?? {} }) : ladled({ ladles: n, ladleMl: numberOf(t.ladleMl) ?? 0 });
   if (!r.ok) return none(sayMeasureError(r.why), true);
   const ml = Math.round(r.measured.ml / 10) * 10;
-  return { ok: true, data: { volumeMl: ml, by: how }, says: `About ${sayVolume(ml)}, ${range(r.measured)} by how well it was read.` };
+  return {
+    ok: true,
+    data: { volumeMl: ml, by: how, gPerMl: known },
+    says: `About ${sayVolume(ml)}, ${range(r.measured)} by how well it was read.`,
+  };
 }
 
 /** What came out: weighed, dipped with a ruler, or ladled, for pots too heavy for a kitchen scale. */
@@ -85,11 +101,13 @@ export function WeighCard({
   const set = (key: keyof Typed) => (value: string) => setT({ ...t, [key]: value });
   const pot = pots.find((p) => p.id === potId);
   const known = b.revision.density?.gPerMl;
-  const m = how === 'scale' ? byScale(t, pot, known) : byVolume(how, t, pot);
+  const guessed = densityIsGuess(b.revision.density);
+  const m = how === 'scale' ? byScale(t, pot, known ?? 1, guessed) : byVolume(how, t, pot, known ?? 1);
+  const { busy, once } = useOnce();
   const save = async (): Promise<void> => {
     if (!m.ok) return;
     await log(
-      [{ type: 'weighed', subjects: [sessionId], data: { batchId: b.batch.id, ...m.data } }],
+      [{ type: 'weighed', subjects: [sessionId], seen: b.seen, data: { batchId: b.batch.id, ...m.data } }],
       `${b.revision.name}: ${sayVolume(Math.round(m.data.volumeMl))} came out`,
     );
     onDone();
@@ -134,7 +152,7 @@ export function WeighCard({
             onChange={setPot}
           />
         )}
-        {how === 'scale' && known === undefined && (
+        {how === 'scale' && guessed && (
           <>
             <Field label="One tub filled to its line, ml" type="number" width={190} value={t.tubMl} onChange={set('tubMl')} />
             <Field label="its food weighs, grams" type="number" width={160} value={t.tubG} onChange={set('tubG')} />
@@ -145,7 +163,7 @@ export function WeighCard({
             Read the scale
           </button>
         )}
-        <button type="button" className="btn" disabled={!m.ok} onClick={() => void save()}>
+        <button type="button" className="btn" disabled={busy || !m.ok} onClick={() => once(save)}>
           Take this
         </button>
       </div>

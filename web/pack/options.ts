@@ -1,4 +1,4 @@
-import { sayPortions } from '#core/kitchen';
+import { mayHold, sayPortions } from '#core/kitchen';
 import { choosePacks, type Free, type PackResult } from '#core/pack';
 import { portionName, type BatchView, type SessionView } from '#core/session';
 
@@ -20,8 +20,9 @@ export function optionsFor(b: BatchView, view: SessionView, frees: readonly Free
   const own: Option = { id: 'plan', name: 'As planned', result: b.packing };
   if (b.revision.cubeMl !== undefined) return [own];
   const wish = { yieldMl: b.toPackMl, portionMl: b.yield.portionMl };
-  const pan = b.revision.tags.includes('pan');
-  const stand = left.filter((f) => (pan ? f.container.shape === 'pan' : ['tub', 'jar', 'box'].includes(f.container.shape)));
+  // the same rule as the plan's: what may hold this dish
+  const holding = left.filter((f) => mayHold(f.container, b.lot.dish));
+  const stand = holding.filter((f) => f.container.shape !== 'bag');
   const say = (g: readonly number[]): string => (g[0] === 1 ? 'All in singles' : g[0] === 2 ? 'All in twos' : `In ${g.join(' and ')}s`);
   const more: Option[] = [[1], [4], [2]]
     .filter((g) => String(g) !== String(groups))
@@ -31,10 +32,10 @@ export function optionsFor(b: BatchView, view: SessionView, frees: readonly Free
     name: 'Flat bags',
     result: choosePacks(
       { ...wish, groups },
-      left.filter((f) => f.container.shape === 'bag'),
+      holding.filter((f) => f.container.shape === 'bag'),
     ),
   };
-  return [own, ...more.slice(0, 2), ...(pan ? [] : [bags])].filter(
+  return [own, ...more.slice(0, 2), ...(b.lot.dish.pan ? [] : [bags])].filter(
     (o, i, all) => all.findIndex((x) => JSON.stringify(x.result) === JSON.stringify(o.result)) === i,
   );
 }

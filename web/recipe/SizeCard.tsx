@@ -50,7 +50,13 @@ export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledR
               From {countOf(runs.length, 'weighed batch', 'weighed batches')}: it comes out{' '}
               {off === 0 ? 'as it says' : `${Math.abs(off)} % ${off < 0 ? 'under' : 'over'} what it says`}, and the amounts are grown by
               that. Four times in five it lies in this range.{' '}
-              {runs.map((r) => `${sayDayYear(r.day)}: ${litres(r.weighedMl)} of ${litres(r.plannedMl)} planned`).join('; ')}.
+              {runs
+                .map(
+                  (r) =>
+                    `${sayDayYear(r.day)}: ${r.unit === 'g' ? sayMass(Math.round(r.weighed)) : litres(r.weighed)} of ${r.unit === 'g' ? sayMass(Math.round(r.planned)) : litres(r.planned)} planned`,
+                )
+                .join('; ')}
+              .
             </Why>
           </>
         )}

@@ -1,16 +1,18 @@
-import type { Recipe, Revision } from '#core/contract';
+import { intentId, type Recipe, type Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/session';
 import { now } from '../app/clock.ts';
 import type { NewChange } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
+import { device } from '../app/device.ts';
 
 /** Changes that give a recipe a new revision; the old one stays for the batches cooked by it. */
 export function useRevise(
   data: RecipeAnswer,
 ): (change: (r: Revision) => Revision, recipe?: (r: Recipe, revisionId: string) => Recipe) => NewChange[] {
   return (change, recipe = (r) => r) => {
-    const id = newId();
-    const revision = { ...change(data.revision), id, recipeId: data.recipe.id, madeAt: now() };
+    const changed = change(data.revision);
+    // the same change of the same revision is the same new one, however often it is tapped
+    const id = intentId(device, 'revision', data.recipe.id, data.revision.id, JSON.stringify(changed));
+    const revision = { ...changed, id, recipeId: data.recipe.id, madeAt: now() };
     return [
       { table: 'recipe_revision', id, data: revision },
       {

@@ -11,28 +11,28 @@ import { SessionHeader } from '../session/SessionHeader.tsx';
 type Ticked = ListedLine['ticked'] | 'none';
 
 /** Ticks that still wait on this device count at once. */
-function usePendingTicks(sessionId: string): ReadonlyMap<string, Ticked> {
+function usePendingTicks(sessionId: string): ReadonlyMap<string, { ticked: Ticked; id: string }> {
   const waiting = useAppSelector((s) => s.outbox.waiting);
-  const pending = new Map<string, Ticked>();
+  const pending = new Map<string, { ticked: Ticked; id: string }>();
   for (const w of waiting) {
     if (w.kind !== 'event') continue;
     const e = w.body;
-    if (e.type === 'ticked' && e.data.sessionId === sessionId) pending.set(e.data.key, e.data.how);
-    if (e.type === 'unticked' && e.data.sessionId === sessionId) pending.set(e.data.key, 'none');
+    if (e.type === 'ticked' && e.data.sessionId === sessionId) pending.set(e.data.key, { ticked: e.data.how, id: e.id });
+    if (e.type === 'unticked' && e.data.sessionId === sessionId) pending.set(e.data.key, { ticked: 'none', id: e.id });
   }
   return pending;
 }
 
-function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticked; sessionId: string }) {
+function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked: Ticked; seen: string; sessionId: string }) {
   const { log } = useCommands();
   const done = ticked === 'bought' || ticked === 'haveIt';
   const tick = (how: 'bought' | 'haveIt'): void =>
     void log(
-      [{ type: 'ticked', subjects: [sessionId], data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how } }],
+      [{ type: 'ticked', subjects: [sessionId], seen, data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how } }],
       how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`,
     );
   const untick = (): void =>
-    void log([{ type: 'unticked', subjects: [sessionId], data: { sessionId, key: line.key } }], `${line.name}: back on the list`);
+    void log([{ type: 'unticked', subjects: [sessionId], seen, data: { sessionId, key: line.key } }], `${line.name}: back on the list`);
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
@@ -96,7 +96,7 @@ export function ShopPage() {
   const [q, setQ] = useState('');
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const state = (l: ListedLine): Ticked => pending.get(l.key) ?? l.ticked ?? 'none';
+  const state = (l: ListedLine): Ticked => pending.get(l.key)?.ticked ?? l.ticked ?? 'none';
   const isDone = (l: ListedLine): boolean => state(l) !== 'none';
   const buy = data.list.filter((s) => s.id !== 'onTheDay').flatMap((s) => s.lines);
   const got = buy.filter(isDone).length;
@@ -159,7 +159,7 @@ export function ShopPage() {
               {s.id === 'onTheDay' && <p className="sub">Fresh, when it is eaten; not for this trip unless it keeps.</p>}
               <ul className="rows">
                 {s.lines.map((l) => (
-                  <LineItem key={l.key} line={l} ticked={state(l)} sessionId={id} />
+                  <LineItem key={l.key} line={l} ticked={state(l)} seen={pending.get(l.key)?.id ?? l.seen} sessionId={id} />
                 ))}
               </ul>
             </section>

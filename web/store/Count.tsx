@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { intentId } from '#core/contract';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { countedPacks, portionName, type CountAnswer } from '#core/session';
 import { countLine, sayVague, type CountedLine } from '#core/store';
@@ -26,7 +27,7 @@ const guessWords: Readonly<Record<CountedLine['guess'], string>> = {
 function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
   const place = data.places.find((p) => p.id === line.placeId);
   const zone = place?.zones.find((z) => z.id === line.zoneId);
-  const made = countedPacks(line, ['-----'], 'preview', new Map(data.lives.map((l) => [l.id, l])), data.household);
+  const made = countedPacks(line, ['-----'], 'preview', new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
   const pack = made.ok ? made.packs[0] : undefined;
   return (
     <div className="note row" style={{ alignItems: 'flex-start' }}>
@@ -37,16 +38,18 @@ function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
         </b>
         <div>
           {sayPortions(line.portionsEach)} {portionName(line.kind, line.portionsEach)} each, {line.kind}; made{' '}
-          {line.dateUnknown ? 'at a time not known' : sayVague(line.made)};{' '}
+          {line.made ? sayVague(line.made) : 'at a time not known'};{' '}
           {place ? `${place.name}, ${zone?.name ?? ''}` : <span style={{ color: 'var(--tomato)' }}>where does it stand?</span>}
         </div>
         <div className="sub" style={{ fontSize: 15 }}>
-          {pack ? (
+          {pack && pack.bestBy === undefined ? (
+            <>Without a date it has no best-by: it comes before all that is dated. Say about when, such as “oct”, if anybody remembers.</>
+          ) : pack?.bestBy !== undefined ? (
             <>
               {pack.bestBy < data.today ? 'was best by' : 'best by'} {sayDayYear(pack.bestBy)}{' '}
               <Why label={`best by ${sayDayYear(pack.bestBy)}`}>
-                {pack.life.months} months for {line.name.toLowerCase()} ({pack.life.source}), counted from the earliest day it may have been
-                made. At a steady −18 °C this date is about quality. {guessWords[line.guess]}
+                {countOf(pack.life.months, 'month')} for {line.name.toLowerCase()} ({pack.life.source}), counted from the earliest day it
+                may have been made. At a steady −18 °C this date is about quality. {guessWords[line.guess]}
               </Why>
             </>
           ) : (
@@ -65,6 +68,7 @@ export function Count({ data }: { data: CountAnswer }) {
   const [text, setText] = useState('');
   const [entered, setEntered] = useState<Entered[]>([]);
   const [problem, setProblem] = useState<string>();
+  const [draft, setDraft] = useState(newId);
   const last = entered[0]?.line;
   const place = last?.placeId && last.zoneId ? { placeId: last.placeId, zoneId: last.zoneId } : undefined;
   const read = countLine(text, { today: data.today, places: data.places, dishes: data.dishes, ...(place && { place }) });
@@ -76,18 +80,20 @@ export function Count({ data }: { data: CountAnswer }) {
       return setProblem('Where does it stand? Add the freezer or the basket, such as “shed left”; later lines keep to it.');
     const codes = await takeCodes(data.storeId, line.packs);
     if (!codes) return setProblem('No codes are left on this device and Tambo does not answer. The line is kept in the field; try again.');
-    const made = countedPacks(line, codes, newId(), new Map(data.lives.map((l) => [l.id, l])), data.household);
+    const made = countedPacks(line, codes, intentId(draft, 'lot'), new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
     if (!made.ok) return setProblem(made.why);
-    const packIds = codes.map(() => newId());
+    const packIds = codes.map((_, i) => intentId(draft, 'pack', String(i)));
     const events: NewEvent[] = made.packs.flatMap((pack, i): NewEvent[] => {
       const subjects = [packIds[i] ?? ''];
       return [
-        { type: 'filled', subjects, data: pack },
-        { type: 'moved', subjects, data: { placeId, zoneId } },
+        { type: 'filled', subjects, seen: draft, data: pack },
+        { type: 'moved', subjects, seen: draft, data: { placeId, zoneId } },
       ];
     });
     setText('');
     setProblem(undefined);
+    // the same line entered again later is meant as another one
+    setDraft(newId());
     const stamped = await log(events, `${countOf(line.packs, 'pack')} of ${line.name}`);
     const way: UndoWay = { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) };
     setEntered((list) => [{ id: newId(), line, codes, packIds, undo: way }, ...list]);
@@ -175,7 +181,7 @@ export function Count({ data }: { data: CountAnswer }) {
                     {countOf(e.line.packs, 'pack')} of {e.line.name}
                   </b>
                   <div className="sub">
-                    {e.codes.join(', ')}; {e.line.dateUnknown ? 'date not known' : sayVague(e.line.made)},{' '}
+                    {e.codes.join(', ')}; {e.line.made ? sayVague(e.line.made) : 'date not known'},{' '}
                     {data.places.flatMap((p) => p.zones).find((z) => z.id === e.line.zoneId)?.name}
                   </div>
                 </div>

@@ -75,8 +75,8 @@ export function HistoryPage() {
                     onClick={() =>
                       void undo(
                         e.type === 'event'
-                          ? { kind: 'events', events: [{ id: e.undoneBy ?? '', subjects: e.subjects }] }
-                          : { kind: 'write', writeId: e.undoneBy ?? '' },
+                          ? { kind: 'events', events: [{ id: e.undoneBy ?? '', subjects: e.subjects, ...(e.seen && { seen: e.seen }) }] }
+                          : { kind: 'write', writeId: e.undoneBy ?? '', ...(e.seen && { seen: e.seen }) },
                       )
                     }
                   >
@@ -91,8 +91,8 @@ export function HistoryPage() {
                     onClick={() =>
                       void undo(
                         e.type === 'event'
-                          ? { kind: 'events', events: [{ id: e.id, subjects: e.subjects }] }
-                          : { kind: 'write', writeId: e.id },
+                          ? { kind: 'events', events: [{ id: e.id, subjects: e.subjects, ...(e.seen && { seen: e.seen }) }] }
+                          : { kind: 'write', writeId: e.id, ...(e.seen && { seen: e.seen }) },
                       )
                     }
                   >

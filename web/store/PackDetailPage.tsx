@@ -1,16 +1,19 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { addDays, clockOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
-import { portionName } from '#core/session';
+import { addDays, clockOf, countOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
+import { portionName, sayUndated } from '#core/session';
+import { sayVague, thawHoursOf } from '#core/store';
 import { sayError, useFrameQuery, usePackQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
-import { Cautions, DueTag, PageHead, Waiting, Why } from '../app/ui.tsx';
+import { Cautions, DueTag, NotFor, PageHead, Waiting, Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { LabelDrawing } from '../draw/LabelDrawing.tsx';
+import { LabelDrawings } from '../pack/LabelDrawings.tsx';
 import { previewOf } from '../pack/usePreview.ts';
+import { ColdLine, pullFor } from './ColdLine.tsx';
+import { HeatCard } from './HeatCard.tsx';
 import { MoveTo } from './MoveTo.tsx';
 import { placeName } from './words.ts';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass } from '../app/measures.ts';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {
@@ -49,6 +52,7 @@ export function PackDetailPage() {
   const zone = frame.household.timeZone;
   const label = previewOf(data.label, frame.household.address ?? '');
   const empty = brief.status === 'empty';
+  const thaw = thawHoursOf(pack);
   const evenings = Array.from({ length: 9 }, (_, i) => addDays(frame.today, i));
   return (
     <main className="page">
@@ -59,7 +63,7 @@ export function PackDetailPage() {
             {pack.name}
           </span>
         }
-        lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, made ${sayDayYear(pack.made.earliest)}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? 'In the fridge' : placeName(data.places, pack)}.`}`}
+        lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, ${pack.made ? `made ${sayVague(pack.made)}` : sayUndated(pack.foundOn).toLowerCase()}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? (brief.cold === 'thawing' ? 'Thawing' : 'In the fridge') : placeName(data.places, pack)}.`}`}
       >
         {!empty && (
           <Link className="btn" to={`/eat?log=${pack.packId}`}>
@@ -67,6 +71,7 @@ export function PackDetailPage() {
           </Link>
         )}
       </PageHead>
+      {!empty && <NotFor says={brief.notFor} />}
       <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.2fr) 420px', alignItems: 'start' }}>
         <div className="stack">
           <section className="card" aria-label="What it is">
@@ -80,18 +85,24 @@ export function PackDetailPage() {
               <div>
                 <span className="mid">{sayMass(Math.round(pack.massG * (pack.portions > 0 ? pack.left / pack.portions : 0)))}</span>
                 <span className="unit">
-                  {sayVolume(Math.round(pack.volumeMl))} when full{container ? `, ${container.name}` : ''}
+                  {brief.contents} when full{container ? `, ${container.name}` : ''}
                 </span>
               </div>
               <div className="row" style={{ gap: 8 }}>
-                <span>
-                  {brief.due.reason === 'fridge' ? 'use by' : 'best by'} <b>{sayDayYear(brief.due.day)}</b>
-                </span>
-                {!empty && <DueTag {...brief.due} />}
+                {brief.due.day !== undefined && (
+                  <span>
+                    {brief.due.reason === 'bestBy' ? 'best by' : 'eat by'} <b>{sayDayYear(brief.due.day)}</b>
+                  </span>
+                )}
+                {!empty && <DueTag due={brief.due} />}
                 <Why label="this date">
-                  {brief.due.reason === 'fridge'
-                    ? `In the fridge since ${pack.fridgeSince ? `${sayWeekday(dayOf(pack.fridgeSince, zone))} ${clockOf(pack.fridgeSince, zone)}` : ''}: ${pack.life.fridgeDays} days for ${pack.life.part}. `
-                    : `${pack.life.months} months from the day it was made, because of the ${pack.life.part}; at most to ${sayDayYear(pack.limit)}. The date is printed once and does not move. `}
+                  {brief.due.reason === 'undated'
+                    ? 'Nobody knows when it was made, so nothing is counted from it: it comes before all that is dated. '
+                    : brief.due.reason === 'thaw'
+                      ? `It thaws in ${thaw.low} to ${thaw.high} hours; the time it keeps once thawed counts from the short end. `
+                      : brief.due.reason === 'fridge'
+                        ? `In the fridge since ${pack.fridgeSince ? `${sayWeekday(dayOf(pack.fridgeSince, zone))} ${clockOf(pack.fridgeSince, zone)}` : ''}: ${countOf(pack.life.fridgeDays, 'day')} for ${pack.life.part}. `
+                        : `${countOf(pack.life.months, 'month')} from the day it was made, because of the ${pack.life.part}; at most to ${pack.limit ? sayDayYear(pack.limit) : ''}. The date is printed once and does not move. `}
                   Source: {pack.life.source}.
                 </Why>
               </div>
@@ -102,28 +113,23 @@ export function PackDetailPage() {
                   <div className="grow">{a.startsWith('none') ? `Holds ${a}` : a}</div>
                 </li>
               ))}
-              {pack.cautions.map((c) => (
+              {data.label.cautions.map((c) => (
                 <li key={c}>
                   <b className="grow">{c}</b>
                 </li>
               ))}
               {pack.addOnDay.length > 0 && (
                 <li>
-                  <div className="grow">Add on the day: {listOf(pack.addOnDay)}</div>
-                </li>
-              )}
-              {pack.reheat.map((r) => (
-                <li key={r}>
-                  <div className="grow">{r}</div>
-                </li>
-              ))}
-              {pack.thaw && (
-                <li>
-                  <div className="grow">Thaw {pack.thaw}</div>
+                  <div className="grow">
+                    Add on the day:{' '}
+                    {listOf(pack.addOnDay.map((name, i) => (pack.addAmounts?.[i] ? `${pack.addAmounts[i]} ${name}` : name)))}
+                  </div>
                 </li>
               )}
             </ul>
+            <ColdLine pack={brief} today={frame.today} />
           </section>
+          {!empty && <HeatCard heat={data.heat} pack={pack} />}
           {!empty && (
             <section className="card" aria-label="Do something with it">
               <h2>With this pack</h2>
@@ -137,7 +143,14 @@ export function PackDetailPage() {
                     onChange={(e) => {
                       const day = e.currentTarget.value;
                       void log(
-                        [{ type: 'planned', subjects: [pack.packId], data: { for: day ? { day, meal: 'dinner' } : null } }],
+                        [
+                          {
+                            type: 'planned',
+                            subjects: [pack.packId],
+                            seen: brief.seen,
+                            data: { for: day ? { day, meal: 'dinner' } : null },
+                          },
+                        ],
                         day ? `${pack.name} is planned for ${sayNear(day, frame.today)}` : `${pack.name} is no longer planned`,
                       );
                     }}
@@ -159,8 +172,15 @@ export function PackDetailPage() {
                     className="btn o"
                     onClick={() =>
                       void log(
-                        [{ type: 'pulled', subjects: [pack.packId], data: { day: pack.planned?.day ?? frame.today, meal: 'dinner' } }],
-                        `${pack.name} is in the fridge`,
+                        [
+                          {
+                            type: 'pulled',
+                            subjects: [pack.packId],
+                            seen: brief.seen,
+                            data: { day: pullFor(brief), meal: 'dinner' },
+                          },
+                        ],
+                        `${pack.name} is in the fridge, for ${sayNear(pullFor(brief), frame.today)}`,
                       )
                     }
                   >
@@ -169,13 +189,20 @@ export function PackDetailPage() {
                 )}
                 <MoveTo
                   places={data.places}
-                  onMove={(to) => void log([{ type: 'moved', subjects: [pack.packId], data: to }], `${pack.name} is put away`)}
+                  onMove={(to) =>
+                    void log([{ type: 'moved', subjects: [pack.packId], seen: brief.seen, data: to }], `${pack.name} is put away`)
+                  }
                 />
                 {!pack.labelled && (
                   <button
                     type="button"
                     className="btn o"
-                    onClick={() => void log([{ type: 'labelled', subjects: [pack.packId], data: { how: 'hand' } }], 'Written by hand')}
+                    onClick={() =>
+                      void log(
+                        [{ type: 'labelled', subjects: [pack.packId], seen: brief.seen, data: { how: 'hand', says: data.labelSays } }],
+                        'Written by hand',
+                      )
+                    }
                   >
                     Label written
                   </button>
@@ -194,7 +221,7 @@ export function PackDetailPage() {
                   className="btn o"
                   onClick={() =>
                     void log(
-                      [{ type: 'discarded', subjects: [pack.packId], data: { portions: pack.left, reason } }],
+                      [{ type: 'discarded', subjects: [pack.packId], seen: brief.seen, data: { portions: pack.left, reason } }],
                       `${pack.name} is binned`,
                     )
                   }
@@ -206,7 +233,14 @@ export function PackDetailPage() {
                   className="btn o"
                   onClick={() =>
                     void log(
-                      [{ type: 'given', subjects: [pack.packId], data: { portions: pack.left, to: reason || 'somebody' } }],
+                      [
+                        {
+                          type: 'given',
+                          subjects: [pack.packId],
+                          seen: brief.seen,
+                          data: { portions: pack.left, to: reason || 'somebody' },
+                        },
+                      ],
                       `${pack.name} is given away`,
                     )
                   }
@@ -216,7 +250,9 @@ export function PackDetailPage() {
                 <button
                   type="button"
                   className="btn o"
-                  onClick={() => void log([{ type: 'lost', subjects: [pack.packId], data: {} }], `${pack.name} is not to be found`)}
+                  onClick={() =>
+                    void log([{ type: 'lost', subjects: [pack.packId], seen: brief.seen, data: {} }], `${pack.name} is not to be found`)
+                  }
                 >
                   Not there
                 </button>
@@ -230,7 +266,9 @@ export function PackDetailPage() {
                 <button
                   type="button"
                   className="btn"
-                  onClick={() => void log([{ type: 'washed', subjects: [pack.packId], data: {} }], `${container.name} is free again`)}
+                  onClick={() =>
+                    void log([{ type: 'washed', subjects: [pack.packId], seen: brief.seen, data: {} }], `${container.name} is free again`)
+                  }
                 >
                   Washed
                 </button>
@@ -264,11 +302,33 @@ export function PackDetailPage() {
         <div className="stack">
           <section className="card" aria-label="Label">
             <h2>Its label</h2>
-            {label.ok ? <LabelDrawing label={label.label} width="100%" /> : <p className="note bad">{label.needed}</p>}
+            <LabelDrawings result={label} />
+            {brief.printAgain && (
+              <p className="note bad" role="alert">
+                What is known of its allergens has changed since this label was printed. Print it again.
+              </p>
+            )}
             <p style={{ marginTop: 10 }}>
               <a href={`/api/labels.pdf?packs=${pack.packId}`} target="_blank" rel="noreferrer">
                 Print it alone
               </a>
+              {brief.printAgain && (
+                <>
+                  {' '}
+                  <button
+                    type="button"
+                    className="btn s"
+                    onClick={() =>
+                      void log(
+                        [{ type: 'labelled', subjects: [pack.packId], seen: brief.seen, data: { how: 'printed', says: data.labelSays } }],
+                        `${pack.name}: the new label is on`,
+                      )
+                    }
+                  >
+                    The new one is on
+                  </button>
+                </>
+              )}
             </p>
           </section>
           <Cautions list={data.cautions} title="Before it is eaten" />

@@ -1,12 +1,14 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Kind } from '#core/contract';
-import { countOf, sayDay } from '#core/kitchen';
+import { countOf, sayDay, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/session';
 import { useStoreQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
-import { DueTag, Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { DueTag, Empty, NotFor, PageHead, Waiting } from '../app/ui.tsx';
+import { PastCard } from '../eat/PastCard.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { ColdLine, pullFor } from './ColdLine.tsx';
 import { MoveTo } from './MoveTo.tsx';
 import { amountOf, placeName } from './words.ts';
 import { FindByCode } from './FindByCode.tsx';
@@ -38,7 +40,7 @@ export function StorePage() {
   const filtered = q !== '' || kind !== '' || from !== null;
   const match = (p: PackBrief): boolean =>
     (!kind || p.kind === kind) &&
-    (!from || !to || (p.due.day >= from && p.due.day <= to)) &&
+    (!from || !to || (p.due.day !== undefined && p.due.day >= from && p.due.day <= to)) &&
     `${p.name} ${p.code}`.toLowerCase().includes(q.toLowerCase());
   const places = data.places.map((p) => p.place);
   const freezers = data.places.filter((p) => p.place.kind === 'freezer' || p.place.kind === 'chest');
@@ -47,9 +49,10 @@ export function StorePage() {
   const loose = data.packs.filter((p) => p.status === 'unplaced');
   const freeMl = freezers.reduce((s, f) => s + f.room.freeMl, 0);
   const move = (to: { placeId: string; zoneId: string }): void => {
-    if (pack) void log([{ type: 'moved', subjects: [pack.packId], data: to }], `${pack.name} is in ${placeName(places, to)}`);
+    if (pack)
+      void log([{ type: 'moved', subjects: [pack.packId], seen: pack.seen, data: to }], `${pack.name} is in ${placeName(places, to)}`);
   };
-  if (data.packs.length === 0)
+  if (data.packs.length === 0 && data.past.length === 0)
     return (
       <main className="page">
         <PageHead title="Store" />
@@ -93,6 +96,7 @@ export function StorePage() {
           Count packs in
         </Link>
       </PageHead>
+      <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
       <div className="row wrap" style={{ marginBottom: 14 }}>
         <input
           className="field"
@@ -155,8 +159,10 @@ export function StorePage() {
                     {placeName(places, pack)}
                   </div>
                 </div>
-                <DueTag {...pack.due} />
+                <DueTag due={pack.due} />
               </div>
+              <ColdLine pack={pack} today={data.today} />
+              <NotFor says={pack.notFor} />
               <div className="row wrap" style={{ marginTop: 12, gap: 8 }}>
                 <Link className="btn" to={`/eat?log=${pack.packId}`}>
                   Eaten
@@ -167,8 +173,15 @@ export function StorePage() {
                     className="btn o"
                     onClick={() =>
                       void log(
-                        [{ type: 'pulled', subjects: [pack.packId], data: { day: data.today, meal: 'dinner' } }],
-                        `${pack.name} is in the fridge`,
+                        [
+                          {
+                            type: 'pulled',
+                            subjects: [pack.packId],
+                            seen: pack.seen,
+                            data: { day: pullFor(pack), meal: 'dinner' },
+                          },
+                        ],
+                        `${pack.name} is in the fridge, for ${sayNear(pullFor(pack), data.today)}`,
                       )
                     }
                   >
@@ -232,9 +245,11 @@ export function StorePage() {
                           <Link to={`/p/${p.code}`}>{p.code}</Link>
                         </td>
                         <td className="num">{amountOf(p)}</td>
-                        <td className="sub">{p.status === 'fridge' ? 'in the fridge' : placeName(places, p)}</td>
+                        <td className="sub">
+                          {p.status === 'fridge' ? (p.cold === 'thawing' ? 'thawing' : 'in the fridge') : placeName(places, p)}
+                        </td>
                         <td className="num">
-                          {sayDay(p.due.day)} <DueTag {...p.due} />
+                          {p.due.day === undefined ? '' : sayDay(p.due.day)} <DueTag due={p.due} />
                         </td>
                       </tr>
                     ))}

@@ -1,12 +1,12 @@
 import { Link } from 'react-router';
-import { addDays, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
+import { addDays, isDinner, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
-import { DueTag, Why } from '../app/ui.tsx';
+import { DueTag, NotFor, Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
 import { RunwayCurve } from '../draw/RunwayCurve.tsx';
-import { amountOf, placeName } from '../store/words.ts';
+import { amountOf, datedAs, placeName } from '../store/words.ts';
 import { dishes } from './dishes.ts';
 import { sayVolume } from '../app/measures.ts';
 
@@ -22,7 +22,7 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
         <p className="quiet">The freezer is empty, or all of it is planned.</p>
       ) : (
         <ul className="rows">
-          {list.map(({ first: { pack, due }, packs, left }) => (
+          {list.map(({ first: { pack, due, notFor }, packs, left }) => (
             <li key={pack.packId}>
               <KindMark kind={pack.kind} size={26} />
               <div className="grow">
@@ -30,18 +30,26 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
                   {pack.name}, {amountOf({ kind: pack.kind, left })}
                 </Link>
                 <div className="sub">
-                  best by {sayDay(due.day)}, {packs > 1 ? `${packs} packs` : placeName(data.places, pack)}
+                  {datedAs(pack)}, {packs > 1 ? `${packs} packs` : placeName(data.places, pack)}
                 </div>
+                <NotFor says={notFor} />
               </div>
               <div style={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-end', gap: 5 }}>
-                <DueTag {...due} />
-                {open && (pack.kind === 'meal' || pack.kind === 'kit') && (
+                <DueTag due={due} />
+                {open && isDinner(pack) && (
                   <button
                     type="button"
                     className="btn o s"
                     onClick={() =>
                       void log(
-                        [{ type: 'planned', subjects: [pack.packId], data: { for: { day: open.day, meal: 'dinner' } } }],
+                        [
+                          {
+                            type: 'planned',
+                            subjects: [pack.packId],
+                            seen: pack.seen ?? pack.packId,
+                            data: { for: { day: open.day, meal: 'dinner' } },
+                          },
+                        ],
                         `${pack.name} is planned for ${sayNear(open.day, today)}`,
                       )
                     }

@@ -1,17 +1,20 @@
 import { Link } from 'react-router';
 import { eatenAsPlanned } from '#core/eat';
+import { isDinner } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
 import { useCommands, type NewEvent } from '../app/commands.ts';
+import { NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** Once an evening: as planned, or changed. Unanswered, the packs count as probably eaten tomorrow. */
 export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: string }) {
   const { log } = useCommands();
-  const packs = data.view.tonight.packs.filter((p) => p.kind === 'meal' || p.kind === 'kit');
+  const packs = data.view.tonight.packs.filter(isDinner);
   const asPlanned = (): void => {
+    const seen = new Map(packs.map((p) => [p.packId, p.seen ?? p.packId]));
     const meal = eatenAsPlanned(packs, data.eaters, data.view.tonight.guests, { day: data.today, meal: 'dinner' });
     void log(
-      meal.map((m): NewEvent => ({ type: 'eaten', subjects: [m.packId], data: m.data })),
+      meal.map((m): NewEvent => ({ type: 'eaten', subjects: [m.packId], seen: seen.get(m.packId) ?? m.packId, data: m.data })),
       `${dish}: eaten as planned`,
     );
   };
@@ -21,6 +24,7 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
       <div className="grow">
         <h2>Was dinner as planned?</h2>
         <p className="quiet">{dish}, for everybody at the table tonight.</p>
+        <NotFor says={data.view.tonight.notFor} />
       </div>
       <button type="button" className="btn l" onClick={asPlanned}>
         Yes

@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
-import type { PackState } from '#core/store';
+import { thawHoursOf, type PackState } from '#core/store';
 import type { TodayAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
-import { DueTag } from '../app/ui.tsx';
+import { DueTag, NotFor } from '../app/ui.tsx';
 import { ContainerIcon } from '../draw/ContainerIcon.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf, placeName } from '../store/words.ts';
@@ -14,16 +14,17 @@ interface Group {
   packs: PackState[];
   day: string;
   by: string;
+  notFor: string[];
 }
 
 /** Packs of one dish for one evening come out together. */
 function grouped(takeOut: TodayAnswer['view']['takeOut']): Group[] {
   const groups = new Map<string, Group>();
-  for (const { pack, day, by } of takeOut) {
+  for (const { pack, day, by, notFor } of takeOut) {
     const key = `${pack.recipeId ?? pack.name}|${day}`;
     const g = groups.get(key);
     if (g) g.packs.push(pack);
-    else groups.set(key, { name: pack.name, packs: [pack], day, by });
+    else groups.set(key, { name: pack.name, packs: [pack], day, by, notFor });
   }
   return [...groups.values()];
 }
@@ -34,12 +35,22 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
   const groups = grouped(view.takeOut);
   const first = groups[0];
   const rest = groups.slice(1, 3);
-  const doubtful = view.probable[0];
+  const [doubtful] = view.probable.packs;
+  const [bare] = view.unlabelled.packs;
+  const hoursText = (g: Group): string => {
+    const h = g.packs.map(thawHoursOf).toSorted((a, b) => b.high - a.high)[0];
+    return h ? `${h.low} to ${h.high} h` : 'about a day';
+  };
   const nothing =
-    !first && view.fridge.length === 0 && view.unlabelled.length === 0 && view.probable.length === 0 && view.unplaced.length === 0;
+    !first && view.fridge.length === 0 && view.unlabelled.count === 0 && view.probable.count === 0 && view.unplaced.count === 0;
   const pull = (g: Group): void =>
     void log(
-      g.packs.map((p) => ({ type: 'pulled' as const, subjects: [p.packId], data: { day: g.day, meal: 'dinner' as const } })),
+      g.packs.map((p) => ({
+        type: 'pulled' as const,
+        subjects: [p.packId],
+        seen: p.seen ?? p.packId,
+        data: { day: g.day, meal: 'dinner' as const },
+      })),
       `${g.name} is in the fridge`,
     );
   const byText = (g: Group): string =>
@@ -50,7 +61,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
       {first && (
         <div className="note" style={{ marginBottom: 8 }}>
           <div className="row" style={{ gap: 16 }}>
-            <ContainerIcon shape={first.packs.some((p) => p.reheat.join().includes('out of the bag')) ? 'bag' : 'tub'} />
+            <ContainerIcon shape={first.packs.some((p) => p.cubes !== undefined) ? 'bag' : 'tub'} />
             <div className="grow">
               <div style={{ fontSize: 19, fontWeight: 700, lineHeight: 1.25 }}>
                 Take {first.packs.length === 1 ? '1 pack' : `${first.packs.length} packs`} out to the fridge {byText(first)}
@@ -59,9 +70,9 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
                 {first.name}, for {sayNear(first.day, today)}’s dinner
               </div>
               <div className="sub">
-                {[...new Set(first.packs.map((p) => placeName(data.places, p)))].join('; ')}. Needs{' '}
-                {first.packs[0]?.thaw ?? 'about a day in the fridge'}.
+                {[...new Set(first.packs.map((p) => placeName(data.places, p)))].join('; ')}. Needs {hoursText(first)} in the fridge.
               </div>
+              <NotFor says={first.notFor} />
             </div>
           </div>
           <div className="row wrap" style={{ marginTop: 10, gap: 10 }}>
@@ -103,10 +114,10 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
                 <div className="sub">
                   {packs > 1 ? `${packs} packs ` : ''}in the fridge
                   {pack.planned ? `, for ${pack.planned.day === today ? 'tonight' : sayNear(pack.planned.day, today)}` : ''}, eat by{' '}
-                  {sayNear(due.day, today)}
+                  {due.day === undefined ? '' : sayNear(due.day, today)}
                 </div>
               </div>
-              <DueTag {...due} />
+              <DueTag due={due} />
             </li>
           ))}
         {doubtful && (
@@ -118,7 +129,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
               </Link>
               <div className="sub">
                 was planned for {sayNear(doubtful.planned?.day ?? today, today)}: probably eaten. Was it?
-                {view.probable.length > 1 ? ` ${view.probable.length - 1} more like it.` : ''}
+                {view.probable.count > 1 ? ` ${view.probable.count - 1} more like it.` : ''}
               </div>
             </div>
             <Link className="btn o s" to="/eat?settle=1#settle">
@@ -126,26 +137,28 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
             </Link>
           </li>
         )}
-        {view.unlabelled.length > 0 && (
+        {view.unlabelled.count > 0 && (
           <li>
-            <KindMark kind={view.unlabelled[0]?.kind ?? 'meal'} size={26} />
+            <KindMark kind={bare?.kind ?? 'meal'} size={26} />
             <div className="grow">
-              <Link className="main" to={`/p/${view.unlabelled[0]?.code ?? ''}`}>
-                {view.unlabelled[0]?.name}
+              <Link className="main" to={`/p/${bare?.code ?? ''}`}>
+                {bare?.name}
               </Link>
               <div className="sub">
-                {view.unlabelled.length === 1 ? '1 pack has no label yet' : `${view.unlabelled.length} packs have no label yet`}
+                {view.unlabelled.count === 1 ? '1 pack has no label yet' : `${view.unlabelled.count} packs have no label yet`}
               </div>
             </div>
-            <Link className="tag t" to={view.unlabelled[0]?.sessionId ? `/pack/${view.unlabelled[0].sessionId}/labels` : '/store'}>
+            <Link className="tag t" to={bare?.sessionId ? `/pack/${bare.sessionId}/labels` : '/store'}>
               label
             </Link>
           </li>
         )}
-        {view.unplaced.length > 0 && (
+        {view.unplaced.count > 0 && (
           <li>
             <div className="grow">
-              <div className="strong">{view.unplaced.length} packs stand outside</div>
+              <div className="strong">
+                {view.unplaced.count === 1 ? '1 pack stands outside' : `${view.unplaced.count} packs stand outside`}
+              </div>
               <div className="sub">filled, not put away yet</div>
             </div>
             <Link className="tag t" to="/store">

@@ -148,3 +148,10 @@ export function formsOf(container: Pick<Container, 'shape' | 'materialId'> | und
 /** Ingredient ids and names of lines, as hints. */
 export const partsOf = (lines: readonly Line[]): string[] =>
   lines.filter((l) => l.moment === 'batch').map((l) => (l.item.type === 'ingredient' ? `${l.item.id} ${l.name}` : l.name));
+
+/** Foods that lie in their container as one block or layer, so that its thickness decides; of the others the piece does. */
+const blocks = new Set([
+  ...['soup', 'soup_cream', 'broth', 'gravy', 'stew', 'curry', 'beans', 'meatball_sauce', 'sauce', 'sauce_cream', 'puree', 'porridge'],
+  ...[...panClasses, 'pasta_sauced', 'mash', 'stuffing', 'rice', 'grain', 'kit_raw', 'kit_part', 'pulled'],
+]);
+export const isBlock = (classId: string): boolean => blocks.has(classId);

@@ -1,7 +1,7 @@
 export { heatRow, type HeatForm, type HeatMethod, type HeatRow, type HeatStart } from './rows.ts';
 export { growth, onMarks, wattFactor, type Span } from './minutes.ts';
 export { assumedWatts, heatWay, heatWays, stovesOf, type HeatPack, type HeatWay, type Stoves } from './ways.ts';
-export { classOfOldIds, formsOf, guessClass, partsOf, type FoodHints } from './classes.ts';
+export { classOfOldIds, formsOf, guessClass, isBlock, partsOf, type FoodHints } from './classes.ts';
 export { labelSigns, labelWays } from './say.ts';
 export { heatNotes, pageWay } from './page.ts';
 export { reheatCore } from './core.ts';

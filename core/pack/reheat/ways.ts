@@ -84,8 +84,15 @@ export interface HeatWay {
   waterMl?: number;
 }
 
+/** How much there is in the unit of the row's base; single raw pieces have a thickness of their own. */
 const amountIn = (row: HeatRow, pack: HeatPack): number | undefined =>
-  row.baseUnit === 'g' ? pack.massG : row.baseUnit === 'ml' ? pack.volumeMl : row.baseUnit === 'mm' ? pack.thicknessMm : undefined;
+  row.baseUnit === 'g'
+    ? pack.massG
+    : row.baseUnit === 'ml'
+      ? pack.volumeMl
+      : row.baseUnit === 'mm' && row.say !== 'raw single'
+        ? pack.thicknessMm
+        : undefined;
 
 const shared = new Set(['two pans', 'two bowls', 'two plates', 'in turns', 'two cooks']);
 

@@ -1,4 +1,5 @@
 export { freezingRows } from './freezing.rows.ts';
 export { seasoningRows } from './seasonings.rows.ts';
+export { usualDensityRows, type UsualDensity } from './usualDensity.rows.ts';
 export { textureRows } from './textures.rows.ts';
 export { limitRows, loadTimeRows, roastLayerMm, stockRimMm } from './limits.rows.ts';

@@ -22,6 +22,8 @@ export interface EatenEntry {
  */
 export interface Book {
   storeId: string;
+  /** How many changes of documents there have been. */
+  changes: () => number;
   sessions: () => readonly Session[];
   /** The library, without what was put away. */
   recipes: () => readonly Recipe[];

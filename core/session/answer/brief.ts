@@ -1,10 +1,14 @@
-import type { Container } from '#core/contract';
+import { isDinner } from '#core/kitchen';
+import { coldOf, dueOf, eveningIfPulled, firstEvening, statusOf, type Moment, type PackState } from '#core/store';
+import { packWarnings, printAgain, sayWarning } from '../allergy.ts';
 import type { PackBrief } from '../answers.ts';
-import { dueOf, statusOf, type PackState } from '#core/store';
+import { sayContents } from '../labels.ts';
+import type { World } from '../world.ts';
 
 /** A pack as lists and drawings need it. */
-export function briefOf(pack: PackState, today: string, zone: string, containers: readonly Container[]): PackBrief {
-  const container = containers.find((c) => c.id === pack.containerId);
+export function briefOf(pack: PackState, at: Moment, world: World): PackBrief {
+  const container = world.containers.find((c) => c.id === pack.containerId);
+  const cold = coldOf(pack, at);
   return {
     packId: pack.packId,
     code: pack.code,
@@ -15,11 +19,22 @@ export function briefOf(pack: PackState, today: string, zone: string, containers
     volumeMl: pack.volumeMl,
     outerMl: pack.outerMl,
     massG: pack.massG,
-    made: pack.made,
-    bestBy: pack.bestBy,
-    due: dueOf(pack, today, zone),
+    due: dueOf(pack, at),
     status: statusOf(pack),
+    cold: cold.state,
+    firstEvening: firstEvening(pack, at),
+    dinner: isDinner(pack),
+    contents: sayContents(pack),
+    notFor: packWarnings(pack, world).map((w) => sayWarning(w, world.allergenNames)),
+    printAgain: printAgain(pack, world),
+    outFor: eveningIfPulled(pack, at),
     brittle: pack.kind === 'aromatic' || pack.kind === 'bread',
+    seen: pack.seen ?? pack.packId,
+    ...(pack.made && { made: pack.made }),
+    ...(pack.foundOn && { foundOn: pack.foundOn }),
+    ...(pack.bestBy && { bestBy: pack.bestBy }),
+    ...(cold.readyFrom && { readyFrom: cold.readyFrom }),
+    ...(cold.readyBy && { readyBy: cold.readyBy }),
     ...(pack.placeId && { placeId: pack.placeId }),
     ...(pack.zoneId && { zoneId: pack.zoneId }),
     ...(pack.planned && { planned: pack.planned }),

@@ -1,12 +1,12 @@
 import type { Instant } from '#core/contract';
 import { addDays, daysFrom, demand, sayPortions } from '#core/kitchen';
-import { probablyEaten } from '#core/eat';
-import { statusOf, useFirst, type PackState } from '#core/store';
+import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { EatAnswer } from '../answers.ts';
+import { packWarnings, sayWarning } from '../allergy.ts';
 import type { World } from '../world.ts';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
-import { suppliesNow, todayOf } from './today.ts';
+import { sharesNow, suppliesNow } from './today.ts';
 
 /** Evenings back that may still be written down. */
 const daysBack = 6;
@@ -15,28 +15,35 @@ const evenings = 9;
 
 /** What comes out and when, what is left, who ate what. */
 export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
-  const today = todayOf(world, now);
-  const { stock, probable } = probablyEaten(world.packs, today);
-  const brief = (p: PackState) => briefOf(p, today, world.household.timeZone, world.containers);
-  const ordered = useFirst(stock, today, world.household.timeZone).map((x) => x.pack);
+  const at = momentOf(world.household, now);
+  const { today } = at;
+  const { stock, probable, past } = sharesNow(world, book, at);
+  const brief = (p: PackState) => briefOf(p, at, world);
+  const ordered = useFirst(stock, at).map((x) => x.pack);
+  const sayAll = (packs: readonly PackState[], day: string): string[] => [
+    ...new Set(packs.flatMap((p) => packWarnings(p, world, day).map((w) => sayWarning(w, world.allergenNames)))),
+  ];
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   return {
     today,
-    supplies: suppliesNow(world, book, today),
+    supplies: suppliesNow(world, book, at),
     evenings: daysFrom(today, evenings).map((day) => {
       const d = demand(world.eaters, day, world.household.guests);
+      const planned = stock.filter((p) => p.planned?.day === day);
       return {
         day,
         quarters: d.quarters,
         eaters: d.eaters,
         guests: d.guests,
         babyMeals: d.babyMeals,
-        packs: stock.filter((p) => p.planned?.day === day).map(brief),
+        packs: planned.map(brief),
+        notFor: sayAll(planned, day),
       };
     }),
     eatFirst: ordered.filter((p) => statusOf(p) === 'frozen').map(brief),
     fridge: ordered.filter((p) => statusOf(p) === 'fridge').map(brief),
     probable: probable.map(brief),
+    past: past.map(brief),
     recent: book.lately().map((r) => ({
       eventId: r.eventId,
       day: r.day,

@@ -5,4 +5,4 @@ export { eatAnswer } from './eat.ts';
 export { kitchenAnswer } from './kitchen.ts';
 export { labelsAnswer, openOf, recentDays, recentSessions, sessionsAnswer, viewOf } from './sessions.ts';
 export { packAnswer, storeAnswer } from './store.ts';
-export { frameAnswer, suppliesNow, todayAnswer, todayOf } from './today.ts';
+export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './today.ts';

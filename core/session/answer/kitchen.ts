@@ -1,11 +1,11 @@
 import type { Instant, Meal } from '#core/contract';
 import { daysFrom, demand, isPresent } from '#core/kitchen';
-import { freeNow, roomIn } from '#core/store';
+import { freeNow, momentOf, roomIn } from '#core/store';
 import type { KitchenAnswer } from '../answers.ts';
 import type { World } from '../world.ts';
 import type { Book } from './book.ts';
 import { openOf, recentSessions, viewOf } from './sessions.ts';
-import { todayOf } from './today.ts';
+import { sharesNow, todayOf } from './today.ts';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 const weeksShown = 4;
@@ -24,7 +24,9 @@ function wantedNext(world: World, book: Book, now: Instant): Map<string, number>
 
 /** Who eats, what there is to cook, pack and store in. */
 export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAnswer {
-  const days = daysFrom(todayOf(world, now), weeksShown * 7);
+  const at = momentOf(world.household, now);
+  const days = daysFrom(at.today, weeksShown * 7);
+  const { stock } = sharesNow(world, book, at);
   const wanted = wantedNext(world, book, now);
   const asked = days.map((d) => demand(world.eaters, d, world.household.guests));
   return {
@@ -43,7 +45,7 @@ export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAn
       babyMeals: asked.map((d) => d.babyMeals),
     },
     containers: freeNow(world.containers, world.usage).map((c) => ({ ...c, wanted: wanted.get(c.container.id) ?? 0 })),
-    places: world.places.map((place) => ({ place, room: roomIn(place, world.packs) })),
+    places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
     allergenNames: Object.fromEntries(world.allergenNames),
     presets: [...book.presets()],
     materials: Object.fromEntries(world.materials),

@@ -1,6 +1,8 @@
 import type { Day, Instant, Session } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import type { LabelsAnswer, SessionBrief, SessionsAnswer } from '../answers.ts';
+import { labelAllergy, labelSays, printAgain } from '../allergy.ts';
+import { heatOfPack } from '../heat.ts';
 import { labelContent } from '../labels.ts';
 import { stages } from '../state.ts';
 import { sessionStanding, sessionView, type SessionView } from '../view.ts';
@@ -53,10 +55,14 @@ export function sessionsAnswer(world: World, book: Book, today: Day): SessionsAn
 }
 
 /** What stands on the labels of a session's packs. */
-export const labelsAnswer = (session: Session, world: World, book: Book, now: Instant): LabelsAnswer => ({
-  session,
-  labels: viewOf(session, world, book, now)
-    .batches.flatMap((b) => b.packs)
-    .map((p) => labelContent(p, world.allergenNames)),
-  address: world.household.address ?? '',
-});
+export function labelsAnswer(session: Session, world: World, book: Book, now: Instant): LabelsAnswer {
+  const packs = viewOf(session, world, book, now).batches.flatMap((b) => b.packs);
+  return {
+    session,
+    labels: packs.map((p) => labelContent(p, world.allergenNames, heatOfPack(p, world), labelAllergy(p, world))),
+    says: Object.fromEntries(
+      packs.map((p) => [p.packId, { allergy: labelSays(p, world), seen: p.seen ?? p.packId, printAgain: printAgain(p, world) }]),
+    ),
+    address: world.household.address ?? '',
+  };
+}

@@ -1,43 +1,45 @@
 import type { Instant, TamboEvent } from '#core/contract';
-import { probablyEaten } from '#core/eat';
-import { allergenLines } from '#core/recipe';
 import { cautionsFor } from '#core/safety';
-import { byOrder, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
+import { byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
 import type { PackAnswer, StoreAnswer } from '../answers.ts';
+import { labelAllergy, labelSays } from '../allergy.ts';
+import { heatOfPack } from '../heat.ts';
 import { labelContent } from '../labels.ts';
 import { sayEvent } from '../say.ts';
 import type { World } from '../world.ts';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
-import { suppliesNow, todayOf } from './today.ts';
+import { sharesNow, suppliesNow } from './today.ts';
 
 /** The store by place, the soonest due first. */
 export function storeAnswer(world: World, book: Book, now: Instant): StoreAnswer {
-  const today = todayOf(world, now);
-  const { stock, probable } = probablyEaten(world.packs, today);
-  const brief = (p: PackState) => briefOf(p, today, world.household.timeZone, world.containers);
+  const at = momentOf(world.household, now);
+  const { stock, probable, past } = sharesNow(world, book, at);
+  const brief = (p: PackState) => briefOf(p, at, world);
   return {
-    today,
+    today: at.today,
     places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
-    packs: useFirst(stock, today, world.household.timeZone).map((x) => brief(x.pack)),
+    packs: useFirst(stock, at).map((x) => brief(x.pack)),
     probable: probable.map(brief),
-    dinners: suppliesNow(world, book, today).dinners.count,
+    past: past.map(brief),
+    dinners: suppliesNow(world, book, at).dinners.count,
   };
 }
 
 /** One pack with its story, its label and the cautions that belong to it. */
 export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world: World, now: Instant): PackAnswer {
-  const today = todayOf(world, now);
+  const at = momentOf(world.household, now);
   const events = [...logged].sort(byOrder);
   const gone = undoneIds(events);
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
+  const heat = heatOfPack(pack, world);
   const container = world.containers.find((c) => c.id === pack.containerId);
   return {
     pack,
-    brief: briefOf(pack, today, world.household.timeZone, world.containers),
+    brief: briefOf(pack, at, world),
     history: events
       .filter((e) => e.type !== 'undone')
-      .map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, today), undone: gone.has(e.id) }))
+      .map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, at.today), undone: gone.has(e.id) }))
       .reverse(),
     cautions: cautionsFor(
       [
@@ -50,9 +52,12 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
       ],
       world.household.country,
     ),
-    label: labelContent(pack, world.allergenNames),
+    label: labelContent(pack, world.allergenNames, heat, labelAllergy(pack, world)),
+    labelSays: labelSays(pack, world),
+    heat,
+    cold: coldOf(pack, at),
     ...(container && { container }),
-    allergens: allergenLines(pack.allergens, world.allergenNames),
+    allergens: labelAllergy(pack, world).allergens,
     places: [...world.places],
     eaters: [...world.eaters],
   };

@@ -1,21 +1,27 @@
 import type { Day, Instant } from '#core/contract';
 import { dayOf, daysBetween } from '#core/kitchen';
-import { probablyEaten } from '#core/eat';
 import { cautionsFor } from '#core/safety';
-import { dueOf } from '#core/store';
+import { dueOf, momentOf, sharesOf, type Moment, type Shares } from '#core/store';
 import type { FrameAnswer, TodayAnswer } from '../answers.ts';
+import { printAgain } from '../allergy.ts';
 import { supplies, type Supplies } from '../supply.ts';
 import { todayView } from '../today.ts';
 import type { World } from '../world.ts';
 import type { Book } from './book.ts';
+import { briefOf } from './brief.ts';
 import { openOf, recentSessions } from './sessions.ts';
 
 /** The household's day at an instant. */
 export const todayOf = (world: Pick<World, 'household'>, now: Instant): Day => dayOf(now, world.household.timeZone);
 
+/** What is in store, sorted once for all pages: it changes with the day and with what is logged. */
+export const sharesNow = (world: World, book: Book, at: Moment): Shares => book.keep(`shares ${at.today}`, () => sharesOf(world.packs, at));
+
 /** Dinners, baby meals and broth with their runways, worked out once for all pages. */
-export const suppliesNow = (world: World, book: Book, today: Day): Supplies =>
-  book.keep(`supplies ${today}`, () => supplies(world, today, book.eatenDays(today), book.dinnerLogged(today)));
+export const suppliesNow = (world: World, book: Book, at: Moment): Supplies =>
+  book.keep(`supplies ${at.today}`, () =>
+    supplies(world, at, book.eatenDays(at.today), book.dinnerLogged(at.today), sharesNow(world, book, at)),
+  );
 
 /** The frame needs the figures, not the curves. */
 const withoutPoints = (s: Supplies): Supplies => {
@@ -25,18 +31,20 @@ const withoutPoints = (s: Supplies): Supplies => {
 
 /** What stands around every page. */
 export function frameAnswer(world: World, book: Book, now: Instant, stopped: boolean): FrameAnswer {
-  const today = todayOf(world, now);
-  const { stock } = probablyEaten(world.packs, today);
+  const at = momentOf(world.household, now);
+  const { today } = at;
+  const { stock } = sharesNow(world, book, at);
   return {
     now,
     today,
     stopped,
     storeId: book.storeId,
+    version: String(book.changes()),
     household: world.household,
     strip: stock
-      .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, today, world.household.timeZone) }))
-      .toSorted((a, b) => a.due.day.localeCompare(b.due.day) || a.code.localeCompare(b.code)),
-    supplies: withoutPoints(suppliesNow(world, book, today)),
+      .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, at) }))
+      .toSorted((a, b) => (a.due.day ?? '').localeCompare(b.due.day ?? '') || a.code.localeCompare(b.code)),
+    supplies: withoutPoints(suppliesNow(world, book, at)),
     open: openOf(recentSessions(world, book, today)),
     setup: {
       eaters: world.eaters.length > 0,
@@ -47,19 +55,25 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
   };
 }
 
+/** Labels that Today names; the rest is counted. */
+const mostAgain = 6;
+
 export function todayAnswer(world: World, book: Book, now: Instant): TodayAnswer {
-  const today = todayOf(world, now);
+  const at = momentOf(world.household, now);
+  const { today } = at;
   const open = openOf(recentSessions(world, book, today));
   const next = open.find((s) => s.day >= today) ?? open[0];
   const anchor = world.household.demoAnchor;
+  const again = book.keep(`print again ${today}`, () => sharesNow(world, book, at).stock.filter((p) => printAgain(p, world)));
   return {
     today,
-    view: todayView(world, today, book.dinnerLogged(today)),
-    supplies: suppliesNow(world, book, today),
+    view: todayView(world, at, book.dinnerLogged(today), sharesNow(world, book, at)),
+    supplies: suppliesNow(world, book, at),
     ...(next && { next }),
     cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country),
     eaters: [...world.eaters],
     places: [...world.places],
+    printAgain: { count: again.length, packs: again.slice(0, mostAgain).map((p) => briefOf(p, at, world)) },
     demoOld: anchor !== undefined && daysBetween(anchor, today) >= 7,
   };
 }

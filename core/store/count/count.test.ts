@@ -145,7 +145,10 @@ describe('a line of a first count', () => {
   it('takes a dish of the household by the beginnings of its words', () =>
     expect(read('smoky aub 2')).toMatchObject({ recipeId: 'r_stew', name: 'Smoky aubergine and chickpea stew', guess: 'recipe' }));
   it('takes portions of each pack', () => expect(read('stew 4x2.5')).toMatchObject({ packs: 4, portionsEach: 2.5 }));
-  it('marks an unknown date', () => expect(read('stew 4').dateUnknown).toBe(true));
+  it('leaves an unknown date unknown', () => {
+    expect(read('stew 4').made).toBeUndefined();
+    expect(read('stew 4 ?').made).toBeUndefined();
+  });
   it.each([
     ['', 'Say what it is'],
     ['stew', 'How many packs'],

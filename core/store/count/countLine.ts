@@ -1,6 +1,6 @@
 import type { Day, Kind, Place } from '#core/contract';
 import { countWords, kindDefaults, type CountWord } from '../data/countWords.rows.ts';
-import { vagueDate, type VagueDate } from './vagueDate.ts';
+import { isUnknown, vagueDate, type VagueDate } from './vagueDate.ts';
 
 /** A recipe of the household that a name may mean. */
 export interface KnownDish {
@@ -28,9 +28,10 @@ export interface CountedLine {
   portionsEach: number;
   mlEach: number;
   lifeRow: string;
-  made: VagueDate;
-  /** Nothing was said of the date. */
-  dateUnknown: boolean;
+  /** Absent when nobody knows. */
+  made?: VagueDate;
+  /** Of a kit: a whole dish, or plain raw meat that is a part of one. */
+  whole?: boolean;
   placeId?: string;
   zoneId?: string;
   recipeId?: string;
@@ -149,6 +150,12 @@ function meaningOf(
   };
 }
 
+/** Storage rows of raw meat and fish as they are bought. */
+const plainRaw = new Set([
+  ...['mince_raw', 'stewmeat_raw', 'beef_cut_raw', 'pork_cut_raw', 'poultry_whole_raw', 'poultry_parts_raw', 'poultry_mince_raw'],
+  ...['liver_raw', 'sausage_raw', 'bacon_raw', 'fish_lean_raw', 'fish_oily_raw', 'prawns_raw'],
+]);
+
 /**
  * Reads one line of a first count: a name, how many packs (`4`, or `4x2` for two portions each), then a vague date and a place in any
  * order, with or without commas. The place is that of the line before unless it is said; a kind may be said before the name.
@@ -182,10 +189,11 @@ export function countLine(text: string, context: CountContext): CountResult {
     ok: true,
     line: {
       ...rest,
+      // raw meat by its plain name is a part of a dish; a kit that is called something else is one
+      ...(rest.kind === 'kit' && { whole: rest.guess === 'recipe' || !plainRaw.has(rest.lifeRow) || rest.guess === 'kind' }),
       packs,
       portionsEach: each ? Number(each.replace(',', '.')) : rest.portionsEach,
-      made: found.made ?? vagueDate(['?'], context.today) ?? { earliest: context.today, latest: context.today },
-      dateUnknown: found.made === undefined,
+      ...(found.made && !isUnknown(found.made) && { made: found.made }),
       ...(spot && spot),
       ...(recipeId && { recipeId }),
     },

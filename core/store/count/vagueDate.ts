@@ -116,6 +116,9 @@ export function vagueDate(tokens: readonly string[], today: Day): VagueDate | un
   return undefined;
 }
 
+/** A span of a year or more: nobody knows. */
+export const isUnknown = ({ earliest, latest }: VagueDate): boolean => daysBetween(earliest, latest) >= unknownDays;
+
 /** A vague date in words, as on a label: `24 Nov 2026`, `October 2026`, `2025`, `1 Mar to 31 May 2026`, `not known`. */
 export function sayVague({ earliest, latest }: VagueDate): string {
   const [year, month] = [earliest.slice(0, 4), earliest.slice(0, 7)];
@@ -126,6 +129,6 @@ export function sayVague({ earliest, latest }: VagueDate): string {
     return `${name.slice(0, 1).toUpperCase()}${name.slice(1)}\u00a0${year}`;
   }
   if (earliest === `${year}-01-01` && latest === `${year}-12-31`) return year;
-  if (daysBetween(earliest, latest) >= unknownDays) return 'not known';
+  if (isUnknown({ earliest, latest })) return 'not known';
   return `${latest.startsWith(year) ? sayDay(earliest) : sayDayYear(earliest)} to ${sayDayYear(latest)}`;
 }

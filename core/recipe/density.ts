@@ -1,0 +1,66 @@
+import type { Revision } from '#core/contract';
+import { trueDensity } from '#core/heat';
+import type { IngredientFinder } from '#core/kitchen';
+import { usualDensityRows } from './data/index.ts';
+import { lineFacts } from './scale/weigh.ts';
+
+export type FinishedDensity = NonNullable<Revision['density']>;
+
+/** Kinds whose pieces leave no air between them, so that their parts add up. */
+const dense = new Set<Revision['kind']>(['meal', 'base', 'puree', 'broth', 'aromatic']);
+/** So much of what goes in has to be known before its parts say anything. */
+const knownShare = 0.8;
+
+/** Grams per millilitre of all that goes in, solids without the air between them; undefined when too little is known. */
+function fromLines(revision: Revision, finder: IngredientFinder): number | undefined {
+  if (!dense.has(revision.kind)) return undefined;
+  const batch = lineFacts(revision, finder).filter(
+    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && f.line.unit !== 'pinch',
+  );
+  const weighed = batch.filter((f) => f.writtenG !== undefined);
+  if (batch.length === 0 || weighed.length < batch.length * knownShare) return undefined;
+  let g = 0;
+  let ml = 0;
+  for (const f of weighed) {
+    const mass = f.writtenG ?? 0;
+    g += mass;
+    ml += mass / (f.row?.density.liquid ?? trueDensity());
+  }
+  return ml > 0 ? g / ml : undefined;
+}
+
+/**
+ * Grams per millilitre of the finished food, never absent and never 1 by silence (decision 41): weighed here, else entered, else from what goes in,
+ * else the usual one of its kind. All but the first two are guesses, and look like it.
+ * @param learned from tubs that were filled and weighed
+ */
+export function finishedDensity(revision: Revision, finder: IngredientFinder, learned?: number): FinishedDensity {
+  if (learned !== undefined) return { gPerMl: learned, reason: 'learned' };
+  if (revision.density?.reason === 'entered') return revision.density;
+  const computed = fromLines(revision, finder);
+  if (computed !== undefined) return { gPerMl: Number(computed.toFixed(3)), reason: 'computed' };
+  return { gPerMl: usualDensityRows.find((r) => r.kind === revision.kind)?.gPerMl ?? trueDensity(), reason: 'texture' };
+}
+
+/** Nobody weighed or entered it. */
+export const densityIsGuess = (density: Revision['density']): boolean =>
+  density === undefined || density.reason === 'computed' || density.reason === 'texture';
+
+/**
+ * A revision that knows its finished density; made once for each, so that what is worked out from it can be kept beside it.
+ * @returns a function from a stored revision to one with a density
+ */
+export function densityResolver(
+  finder: IngredientFinder,
+  learnedOf: (recipeId: string) => number | undefined,
+): (stored: Revision) => Revision {
+  const made = new WeakMap<Revision, { learned: number | undefined; revision: Revision }>();
+  return (stored) => {
+    const learned = learnedOf(stored.recipeId);
+    const found = made.get(stored);
+    if (found && found.learned === learned) return found.revision;
+    const revision = { ...stored, density: finishedDensity(stored, finder, learned) };
+    made.set(stored, { learned, revision });
+    return revision;
+  };
+}

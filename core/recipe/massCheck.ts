@@ -1,0 +1,49 @@
+import type { Revision } from '#core/contract';
+import type { IngredientFinder } from '#core/kitchen';
+import { finished } from './scale/portions.ts';
+import { lineFacts } from './scale/weigh.ts';
+
+/** What goes in against what is said to come out. */
+export interface MassCheck {
+  /** Edible grams that go in, water counted, less what boils off. */
+  inG: number;
+  outG: number;
+  /** Some lines weigh nothing that is known: at least this goes in. */
+  atLeast: boolean;
+  /** What would agree: as many servings of the written size, or a serving of another size. */
+  servings: number;
+  servingAmount: number;
+}
+
+/** Beyond this share the two figures are asked about (decision 41). */
+export const massCheckShare = 0.2;
+
+/** What is dried or baked loses water that no pot tells of; its yield is learned by weighing. */
+const notChecked = new Set<Revision['kind']>(['dried', 'broth']);
+const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i;
+
+/**
+ * Whether a recipe's yield can be right: what goes in, less the boil-off, against servings times serving.
+ * @param boiledOffG water that simmers away at the written size
+ * @returns undefined when they agree within 20 %, or when nothing can be said: something is strained out, or too little is known
+ * @example massCheck({ ...3.8 kg of lines, servings: 6, serving: { amount: 400, unit: 'g' } }, finder) // { inG: 3800, outG: 2400, servings: 9.5, ... }
+ */
+export function massCheck(revision: Revision, finder: IngredientFinder, boiledOffG = 0): MassCheck | undefined {
+  if (notChecked.has(revision.kind) || revision.steps.some((s) => strained.test(s.text))) return undefined;
+  const facts = lineFacts(revision, finder).filter(
+    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && f.line.unit !== 'pinch',
+  );
+  const weighed = facts.filter((f) => f.writtenG !== undefined);
+  const outG = finished(revision, revision.servings).g;
+  if (weighed.length === 0 || outG === undefined || outG <= 0) return undefined;
+  const atLeast = weighed.length < facts.length;
+  const inG = Math.max(0, weighed.reduce((sum, f) => sum + (f.writtenG ?? 0), 0) - boiledOffG);
+  const tooLittleIn = inG < outG * (1 - massCheckShare);
+  // what nobody could weigh only ever adds
+  if ((tooLittleIn && atLeast) || (!tooLittleIn && inG <= outG * (1 + massCheckShare))) return undefined;
+  const oneG = outG / revision.servings;
+  const servings = Math.max(1, Math.round(inG / oneG));
+  const share = inG / outG;
+  const step = revision.serving.amount * share >= 100 ? 10 : 5;
+  return { inG, outG, atLeast, servings, servingAmount: Math.max(step, Math.round((revision.serving.amount * share) / step) * step) };
+}

@@ -1,0 +1,80 @@
+import type { AllergenSummary, Day, Eater } from '#core/contract';
+import { allergenLines, allergenWarnings, type AllergenWarning } from '#core/recipe';
+import type { PackState } from '#core/store';
+import { allergensOf, type World } from './world.ts';
+
+type AllergyWorld = Pick<World, 'finder' | 'recipe' | 'revision' | 'eaters' | 'allergenNames' | 'household'>;
+
+const known = new WeakMap<object, Map<string, AllergenSummary>>();
+
+/** What a revision holds by what is known today, worked out once for a table of ingredients. */
+function summaryOf(revisionId: string, world: AllergyWorld): AllergenSummary | undefined {
+  const byRevision = known.get(world.finder) ?? new Map<string, AllergenSummary>();
+  known.set(world.finder, byRevision);
+  const revision = world.revision(revisionId);
+  if (!revision) return undefined;
+  // what it draws from may have changed meanwhile; only recipes without draws stay the same
+  const draws = revision.lines.some((l) => l.item.type === 'recipe');
+  const found = draws ? undefined : byRevision.get(revisionId);
+  const summary = found ?? allergensOf(revision, world);
+  if (!draws) byRevision.set(revisionId, summary);
+  return summary;
+}
+
+/**
+ * What a pack holds: what was known when it was filled, and what is known of the same ingredients today. Nothing that was ever known is forgotten.
+ */
+export function packAllergens(pack: PackState, world: AllergyWorld): AllergenSummary {
+  const now = pack.revisionId === undefined ? undefined : summaryOf(pack.revisionId, world);
+  if (!now) return pack.allergens;
+  return { ...now, contains: [...new Set([...pack.allergens.contains, ...now.contains])].sort() };
+}
+
+/** Everybody who might be served: the household, and guests of an evening with their allergies. */
+export function tableOf(world: Pick<World, 'eaters' | 'household'>, day?: Day): Pick<Eater, 'id' | 'name' | 'allergens'>[] {
+  const guests = (world.household.guests ?? []).filter((g) => g.day === day && (g.allergens?.length ?? 0) > 0);
+  return [...world.eaters, ...guests.map((g, i) => ({ id: `guest${i}`, name: 'a guest', allergens: g.allergens ?? [] }))];
+}
+
+/** Who could be hurt by a pack: by what it holds, may hold, or by what nobody checked. */
+export const packWarnings = (pack: PackState, world: AllergyWorld, day?: Day): AllergenWarning[] =>
+  allergenWarnings(packAllergens(pack, world), tableOf(world, day));
+
+/** `not for Mio: tree nuts`: the name first. */
+export function sayWarning(w: AllergenWarning, names: ReadonlyMap<string, string>): string {
+  const codes = w.codes.map((c) => names.get(c) ?? c).join(', ');
+  const who = w.name.charAt(0).toUpperCase() + w.name.slice(1);
+  if (w.how === 'holds') return `Not for ${w.name}: holds ${codes}`;
+  if (w.how === 'mayHold') return `${who}: may hold ${codes}, read the labels`;
+  return `${who}: not checked for ${codes} (${w.parts.join(', ')})`;
+}
+
+/** What a label has to say about allergies today, line by line. */
+export function labelAllergy(pack: PackState, world: AllergyWorld): { allergens: string[]; cautions: string[] } {
+  const summary = packAllergens(pack, world);
+  return {
+    allergens: allergenLines(summary, world.allergenNames),
+    cautions: allergenWarnings(summary, world.eaters)
+      .filter((w) => w.how !== 'unknown')
+      .map((w) => sayWarning(w, world.allergenNames)),
+  };
+}
+
+const allergySays = (a: { allergens: readonly string[]; cautions: readonly string[] }): string =>
+  [...a.allergens, ...a.cautions].join('\n').slice(0, 2000);
+
+/** What a label printed now says about allergies, as one text to be remembered with it. */
+export const labelSays = (pack: PackState, world: AllergyWorld): string => allergySays(labelAllergy(pack, world));
+
+/** Whether a pack's label no longer tells the truth about allergies: an ingredient or an eater was changed since it was printed. */
+export function printAgain(pack: PackState, world: AllergyWorld): boolean {
+  if (!pack.labelled) return false;
+  const now = labelAllergy(pack, world);
+  if (pack.labelSays !== undefined) return pack.labelSays !== allergySays(now);
+  // labels from before this was remembered: what they were filled with is what they say
+  const then = new Set(allergenLines(pack.allergens, world.allergenNames));
+  return (
+    now.allergens.some((a) => a.startsWith('Contains') && !then.has(a)) ||
+    now.cautions.some((c) => c.startsWith('Not for') && !pack.cautions.some((old) => old.startsWith(c.split(':')[0] ?? c)))
+  );
+}

@@ -1,0 +1,63 @@
+import { Link } from 'react-router';
+import type { Kind } from '#core/contract';
+import { sayNear } from '#core/kitchen';
+import { useCommands } from '../app/commands.ts';
+import { KindMark } from '../draw/KindMark.tsx';
+import { amountOf } from '../store/words.ts';
+
+/** A pack past its day in the fridge. */
+export interface PastPack {
+  packId: string;
+  code: string;
+  name: string;
+  kind: Kind;
+  left: number;
+  seen: string;
+  eatBy: string;
+}
+
+/** What went past its day in the fridge: binned, or eaten? Until it is said it counts as neither, and as no dinner. */
+export function PastCard({ packs, today }: { packs: readonly PastPack[]; today: string }) {
+  const { log } = useCommands();
+  if (packs.length === 0) return null;
+  return (
+    <section className="card" aria-label="Past their day" style={{ borderTopColor: 'var(--tomato)', marginBottom: 16 }}>
+      <h2>{packs.length === 1 ? 'Binned, or eaten?' : 'Were these binned, or eaten?'}</h2>
+      <ul className="rows">
+        {packs.map((p) => (
+          <li key={p.packId}>
+            <KindMark kind={p.kind} size={24} />
+            <div className="grow">
+              <Link className="main" to={`/p/${p.code}`}>
+                {p.name}, {amountOf(p)}
+              </Link>
+              <div className="sub">to be eaten by {sayNear(p.eatBy, today)}, out of the freezer. It counts as no dinner any more.</div>
+            </div>
+            <button
+              type="button"
+              className="btn s"
+              onClick={() =>
+                void log(
+                  [
+                    {
+                      type: 'discarded',
+                      subjects: [p.packId],
+                      seen: p.seen,
+                      data: { portions: p.left, reason: 'past its day in the fridge' },
+                    },
+                  ],
+                  `${p.name} is binned`,
+                )
+              }
+            >
+              Binned
+            </button>
+            <Link className="btn o s" to={`/eat?log=${p.packId}`}>
+              Eaten
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
