@@ -1,11 +1,22 @@
 import { defineConfig } from 'vitest/config';
 
-/** Unit tests beside the core, API tests over a real temporary database. Thorough runs set TAMBO_THOROUGH=1. */
+const slow = { testTimeout: 60_000, hookTimeout: 60_000 };
+
+/** Unit tests beside the core, API tests over a real temporary database, tests of what is built. Thorough runs set TAMBO_THOROUGH=1. */
 export default defineConfig({
   test: {
-    include: ['core/**/*.test.ts', 'server/**/*.test.ts', 'web/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'],
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
-    pool: 'forks',
+    coverage: {
+      provider: 'v8',
+      include: ['core/**/*.ts'],
+      exclude: ['core/**/*.test.ts', 'core/**/fixtures.ts', 'core/**/*.rows.ts', 'core/**/index.ts'],
+      reporter: ['text-summary', 'json-summary'],
+      reportsDirectory: 'test-results/coverage',
+      thresholds: { lines: 90, branches: 85 },
+    },
+    projects: [
+      // pure functions leave nothing behind: one module graph serves them all
+      { test: { ...slow, name: 'core', include: ['core/**/*.test.ts', 'web/**/*.test.ts'], pool: 'threads', isolate: false } },
+      { test: { ...slow, name: 'server', include: ['server/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'], pool: 'forks' } },
+    ],
   },
 });

@@ -1,5 +1,5 @@
 import { test as base, expect, type Page } from '@playwright/test';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { SessionView } from '../core/session/index.ts';
@@ -13,20 +13,31 @@ const harmless = /ERR_|Failed to load resource|An unknown error occurred when fe
 const now = '2026-11-24T16:00:00.000Z';
 const demoEnv = { TAMBO_DEMO: '1', TAMBO_NOW: now };
 
+const livedFolder = path.join(import.meta.dirname, '../test-results/lived');
+
+/** The demo's data folder as it stands at a moment: made by whichever worker asks first, waited for by the others. */
+async function livedDemo(until: string): Promise<string> {
+  const folder = path.join(livedFolder, until.replace(/\W/g, ''));
+  const ready = path.join(folder, 'ready');
+  if (existsSync(ready)) return folder;
+  mkdirSync(livedFolder, { recursive: true });
+  try {
+    mkdirSync(folder);
+  } catch {
+    await expect.poll(() => existsSync(ready), { timeout: 60_000 }).toBe(true);
+    return folder;
+  }
+  await (await startServer({ env: { ...demoEnv, TAMBO_NOW: until }, folder })).stop();
+  writeFileSync(ready, '');
+  return folder;
+}
+
 /** The demo household on a Tuesday afternoon, on a server of its own; page errors fail the test. */
 export const test = base.extend<{ demo: boolean; server: RunningServer; errors: string[] }, { livedUntil: string; lived: string }>({
   demo: [true, { option: true }],
   livedUntil: [now, { option: true, scope: 'worker' }],
-  // the demo's eight weeks are lived once for a worker; each test has a copy of its own
-  lived: [
-    async ({ livedUntil }, use) => {
-      const folder = mkdtempSync(path.join(tmpdir(), 'tambo-lived-'));
-      await (await startServer({ env: { ...demoEnv, TAMBO_NOW: livedUntil }, folder })).stop();
-      await use(folder);
-      rmSync(folder, { recursive: true, force: true });
-    },
-    { scope: 'worker' },
-  ],
+  // the demo's eight weeks are lived once for each moment they end at; each test has a copy of its own
+  lived: [async ({ livedUntil }, use) => use(await livedDemo(livedUntil)), { scope: 'worker' }],
   server: async ({ demo, lived }, use) => {
     const folder = mkdtempSync(path.join(tmpdir(), 'tambo-'));
     if (demo) cpSync(lived, folder, { recursive: true });
@@ -61,6 +72,13 @@ export async function moveClock(server: RunningServer, now: string): Promise<voi
 
 export async function getJson<T>(server: RunningServer, path: string): Promise<T> {
   return (await (await fetch(`${server.address}/api${path}`)).json()) as T;
+}
+
+/** Waits until a page stands: its parts are there and nothing on it waits for an answer any more. */
+export async function ready(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector('main, .card.empty') !== null && document.querySelector('.loading') === null);
+  // what was switched is drawn with the next frame
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
 }
 
 /** Rows in one of the device's stores; none while it has not been made. */

@@ -1,6 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { EatAnswer, FrameAnswer, SessionsAnswer, SessionView, StoreAnswer } from '../core/session/index.ts';
-import { expect, getJson, settled, test } from './base.ts';
+import { expect, getJson, ready, settled, test } from './base.ts';
 import type { Page } from '@playwright/test';
 
 test('keys: a sheet lists them, the finder goes anywhere, u takes back, and single letters can be switched off', async ({
@@ -124,7 +124,7 @@ test('on a phone everything to tap is made for a thumb', async ({ page, server }
     '/store/count',
   ]) {
     await page.goto(server.address + url);
-    await page.waitForLoadState('networkidle');
+    await ready(page);
     // a freezer's tiles are drawn to scale; the same packs stand below it in rows
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('a[href], button, input, select')]

@@ -80,6 +80,7 @@ test('an alarm speaks whose it is; without a local voice it is a tone; more time
     await expect(page.getByRole('button', { name: /Quiet the alarm/ })).toBeHidden();
     // the page follows the server's clock with its next answer
     await moveClock(server, heard === 'voice' ? '2026-11-28T09:55:00.000Z' : '2026-11-28T11:06:00.000Z');
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
     await expect(page.getByRole('button', { name: /Quiet the alarm/ })).toBeVisible({ timeout: 40_000 });
     const root = page.locator('html');
     if (heard === 'voice') {

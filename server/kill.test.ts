@@ -7,7 +7,7 @@ import { codeFrom } from '#core/pack';
 import { eq } from 'drizzle-orm';
 import { testFilled } from '../core/store/fixtures.ts';
 import { openDb, schema } from './db/index.ts';
-import { migrationsFolder, stamped } from './testing.ts';
+import { builtServer, migrationsFolder, stamped } from './testing.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 /** More than a server is sent before it is killed; all numbers must be codes. */
@@ -15,7 +15,7 @@ const perRound = 5000;
 const kills = process.env.TAMBO_THOROUGH ? 100 : 2;
 
 async function start(folder: string): Promise<{ child: ChildProcess; address: string }> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, [builtServer], {
     cwd: root,
     env: { ...process.env, TAMBO_DATA: folder, TAMBO_PORT: '0', TAMBO_DEMO: '' },
     stdio: ['ignore', 'pipe', 'inherit'],

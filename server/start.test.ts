@@ -6,6 +6,7 @@ import path from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { dataFolder } from './folder.ts';
 import { makeClock } from './clock/index.ts';
+import { builtServer } from './testing.ts';
 
 const root = path.resolve(import.meta.dirname, '..');
 let folder: string;
@@ -26,7 +27,7 @@ interface Started {
 }
 
 function start(env: Record<string, string> = {}): Started {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  const child = spawn(process.execPath, [builtServer], {
     cwd: root,
     env: { ...process.env, TAMBO_DATA: folder, TAMBO_DEMO: '', ...env },
     stdio: ['ignore', 'pipe', 'pipe'],

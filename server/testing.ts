@@ -20,6 +20,9 @@ export interface TestServer {
   close(): void;
 }
 
+/** What is started and killed in tests is what ships: the built server; `npm test` builds it first. */
+export const builtServer = path.join(import.meta.dirname, '../dist/server/main.js');
+
 export const migrationsFolder = path.join(import.meta.dirname, 'db/migrations');
 
 export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {

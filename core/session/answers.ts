@@ -15,7 +15,7 @@ import type {
 } from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
-import type { FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
+import type { MassCheck, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
 import type { HeatTexts } from './heat.ts';
@@ -87,6 +87,8 @@ export interface RecipeBrief {
   lastMade?: Day;
   portionsInStore: number;
   canPlan: boolean;
+  /** Who must not eat it, in words. */
+  notFor: string[];
   /** What came out of earlier runs by what is written, when it was weighed. */
   yieldFactor?: number;
 }
@@ -119,6 +121,10 @@ export interface RecipeAnswer {
   drawnBy: Revision[];
   /** Plain names of what its dose stands in for. */
   doseNames: Record<string, string>;
+  /** How it is heated: its class, what else it might be, and what a pack's label would say. */
+  heat: { classId: string; guess: boolean; classes: { id: string; name: string }[]; sample: HeatTexts };
+  /** What goes in against what is said to come out, when they do not agree. */
+  massCheck?: MassCheck;
   /** Concentrates of this household and what they stand in for. */
   doses: { recipeId: string; name: string; dose: NonNullable<Revision['dose']> }[];
 }

@@ -17,7 +17,7 @@ const line = (text: string) => {
 
 describe('packs of a counted line', () => {
   it('are as many as there are codes, each as the contract has it, with nothing known of what is in them', () => {
-    const made = countedPacks(line('stew 3x1.5 oct'), codes(3), 'lot', lives, home);
+    const made = countedPacks(line('stew 3x1.5 oct'), codes(3), 'lot', lives, home, '2026-11-24');
     if (!made.ok) throw new Error(made.why);
     expect(made.packs).toHaveLength(3);
     for (const [i, p] of made.packs.entries()) {
@@ -31,7 +31,7 @@ describe('packs of a counted line', () => {
     }
   });
   it('are best by what their storage row says, from the earliest day they may have been made', () => {
-    const made = countedPacks(line('stew 1 oct'), codes(1), 'lot', lives, home);
+    const made = countedPacks(line('stew 1 oct'), codes(1), 'lot', lives, home, '2026-11-24');
     // meat stew: 2 to 3 months (FSIS)
     expect(made.ok && made.packs[0]).toMatchObject({
       bestBy: '2026-12-01',
@@ -41,7 +41,10 @@ describe('packs of a counted line', () => {
   });
   it('name what has no storage life', () => {
     const odd = { ...line('stew 1 oct'), lifeRow: 'mayo_salad' };
-    expect(countedPacks(odd, codes(1), 'lot', lives, home)).toMatchObject({ ok: false, why: expect.stringContaining('Stew') as unknown });
+    expect(countedPacks(odd, codes(1), 'lot', lives, home, '2026-11-24')).toMatchObject({
+      ok: false,
+      why: expect.stringContaining('Stew') as unknown,
+    });
   });
 });
 

@@ -8,6 +8,7 @@ import { openDb, schema } from '../../server/db/index.ts';
 import { packsWhere, rebuild } from '../../server/events/index.ts';
 import { labelsPdf } from '../../server/pack/pdf.ts';
 import { drawLabels } from '../../server/pack/routes.ts';
+import { worldOf } from '../../server/session/index.ts';
 import { startServer } from '../server.mjs';
 import { backupTenYears } from './backup.ts';
 import { inBrowser } from './browser.ts';
@@ -44,7 +45,12 @@ const inStore = await open.db.$count(schema.packState, ne(schema.packState.statu
 console.log(`${made.packs} packs ever, ${inStore} in store, ${made.events} events`);
 note(`Rebuild of the stock from ${made.events.toLocaleString('en-GB')} events`, await five(() => timed(() => rebuild(open))), 1000, 'ms');
 const packs = packsWhere(open.db, undefined).slice(0, 300);
-note('PDF of 300 labels', await five(() => timed(() => labelsPdf(drawLabels(worldOf(open.db), packs), a4Grid21, 1, new Date(now)))), 2000, 'ms');
+note(
+  'PDF of 300 labels',
+  await five(() => timed(() => labelsPdf(drawLabels(worldOf(open.db), packs), a4Grid21, 1, new Date(now)))),
+  2000,
+  'ms',
+);
 open.close();
 
 const server = await startServer({ env, folder });

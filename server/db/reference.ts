@@ -1,4 +1,5 @@
-import { eq } from 'drizzle-orm';
+import { createHash } from 'node:crypto';
+import { and, eq, isNull } from 'drizzle-orm';
 import { ulid } from 'ulid';
 import type { ReferenceTable } from '#core/contract';
 import {
@@ -30,12 +31,17 @@ import { brothRows, scrapRows } from '#core/broth/data';
 import { portionRows } from '#core/plan/data';
 import { freezingRows, seasoningRows, textureRows } from '#core/recipe/data';
 import { allergenRows, clockRows, hazardRows, hiddenAllergenRows, hotBlendingRows, setpointRows } from '#core/safety/data';
+import { carriedHeat } from '#core/pack';
 import type { Db } from './open.ts';
 import { mergedRow } from './referenceEdits.ts';
 import { meta, refRow } from './schema.ts';
 
-/** Raise when a shipped row changes: rows are brought in again, the household's edits stay. */
-const referenceVersion = 2;
+/** A transaction of the database. */
+type Tx = Parameters<Parameters<Db['transaction']>[0]>[0];
+
+/** Rows that ship have this version, rows of the household's own have 0. */
+const shippedVersion = 1;
+const ownVersion = 0;
 
 const tables = {
   ingredient: ingredientRows,
@@ -74,25 +80,55 @@ const tables = {
   hot_blending: hotBlendingRows,
 } as const satisfies Record<ReferenceTable, readonly { id: string; source: string }[]>;
 
-/** Brings shipped rows into the database on first start and after an upgrade; user rows and edits are kept. */
+let digest: string | undefined;
+/** What ships, as one digest: a changed row brings all of them in again. */
+const shippedDigest = (): string => (digest ??= createHash('sha256').update(JSON.stringify(tables)).digest('hex'));
+
+/** Rows that no longer ship: their edits are carried over to what took their place, else kept as rows of the household's own. */
+function carryOver(tx: Tx, table: ReferenceTable, shipped: ReadonlySet<string>): void {
+  const gone = tx
+    .select()
+    .from(refRow)
+    .where(eq(refRow.table, table))
+    .all()
+    .filter((r) => r.version !== ownVersion && !shipped.has(r.id));
+  for (const row of gone) {
+    const at = and(eq(refRow.table, table), eq(refRow.id, row.id));
+    const carried = row.edited && table === 'reheat' ? carriedHeat(row.id, row.edited, reheatRows) : [];
+    for (const { id, edited } of carried)
+      tx.update(refRow)
+        .set({ edited })
+        .where(and(eq(refRow.table, table), eq(refRow.id, id), isNull(refRow.edited)))
+        .run();
+    if (row.edited && carried.length === 0)
+      tx.update(refRow)
+        .set({ edited: { ...row.shipped, ...row.edited }, shipped: {}, version: ownVersion })
+        .where(at)
+        .run();
+    else tx.delete(refRow).where(at).run();
+  }
+}
+
+/** Brings shipped rows into the database on first start and whenever what ships has changed; user rows and edits are kept. */
 export function loadReference(db: Db): void {
   // from the first start on: copies and devices know this household by it
   storeId(db);
   const stored = db.select().from(meta).where(eq(meta.key, 'referenceVersion')).get();
-  if (stored?.value === referenceVersion) return;
+  if (stored?.value === shippedDigest()) return;
   db.transaction((tx) => {
     for (const [table, rows] of Object.entries(tables) as [ReferenceTable, readonly { id: string; source: string }[]][]) {
       for (const row of rows) {
         const shipped = { ...row } as Record<string, unknown>;
         tx.insert(refRow)
-          .values({ table, id: row.id, shipped, edited: null, source: row.source, version: referenceVersion })
-          .onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: referenceVersion } })
+          .values({ table, id: row.id, shipped, edited: null, source: row.source, version: shippedVersion })
+          .onConflictDoUpdate({ target: [refRow.table, refRow.id], set: { shipped, source: row.source, version: shippedVersion } })
           .run();
       }
+      carryOver(tx, table, new Set(rows.map((r) => r.id)));
     }
     tx.insert(meta)
-      .values({ key: 'referenceVersion', value: referenceVersion })
-      .onConflictDoUpdate({ target: meta.key, set: { value: referenceVersion } })
+      .values({ key: 'referenceVersion', value: shippedDigest() })
+      .onConflictDoUpdate({ target: meta.key, set: { value: shippedDigest() } })
       .run();
   });
 }

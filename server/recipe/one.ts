@@ -1,8 +1,22 @@
 import type { Revision } from '#core/contract';
-import { lifeOf, type LifeResult } from '#core/kitchen';
-import { allergenLines, allergenWarnings, drawLines, freezeFlags, recipeGaps } from '#core/recipe';
+import { countOf, lifeOf, mayHold, type LifeResult } from '#core/kitchen';
+import { heatClassName } from '#core/pack';
+import { allergenLines, allergenWarnings, drawLines, freezeFlags, massCheck, recipeGaps } from '#core/recipe';
 import { cautionsFor, type CautionPlace } from '#core/safety';
-import { sayWarning, allergensOf, learnedFrom, type RecipeAnswer, type World } from '#core/session';
+import {
+  allergensOf,
+  heatBasis,
+  heatRowsOf,
+  learnedFrom,
+  packableOf,
+  packTexts,
+  portionMlOf,
+  sayWarning,
+  sharesNow,
+  type RecipeAnswer,
+  type World,
+} from '#core/session';
+import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';
 import { lastMade, settingOf, weighedRuns } from '../session/index.ts';
@@ -22,7 +36,7 @@ const hazardPlace: Readonly<Record<string, CautionPlace>> = {
 function keepsText(life: LifeResult): string {
   if (!life.ok) return life.why === 'doNotFreeze' ? `${life.part} does not freeze well` : 'no storage life known yet';
   const { months, monthsHigh, part, source, fridgeDays } = life.life;
-  return `${months === monthsHigh ? months : `${months} to ${monthsHigh}`} months frozen because of the ${part} (${source}), ${fridgeDays} ${fridgeDays === 1 ? 'day' : 'days'} in the fridge`;
+  return `${months === monthsHigh ? countOf(months, 'month') : `${months} to ${countOf(monthsHigh, 'month')}`} frozen because of the ${part} (${source}), ${countOf(fridgeDays, 'day')} in the fridge`;
 }
 
 /** Everything a recipe draws from, through and through, each once. */
@@ -36,12 +50,31 @@ function drawnFrom(revision: Revision, world: World, seen = new Set<string>([rev
   });
 }
 
+/** A pack of two portions in a usual tub, to show what a label would say. */
+function heatAnswer(revision: Revision, world: World): RecipeAnswer['heat'] {
+  const basis = heatBasis(revision, world);
+  const portions = basis.cubes ? 20 : 2;
+  const volumeMl = portionMlOf(revision) * portions;
+  const dish = packableOf(revision);
+  const container = world.containers.find((c) => mayHold(c, dish) && c.fillMl >= volumeMl);
+  const pack = { massG: volumeMl * (revision.density?.gPerMl ?? 1), volumeMl, portions };
+  const rows = heatRowsOf(world);
+  const classes = [...new Map(rows.map((r) => [r.classId, r])).values()].map((r) => ({ id: r.classId, name: heatClassName(r) }));
+  return {
+    classId: basis.classId,
+    guess: basis.guess,
+    classes: classes.toSorted((a, b) => a.name.localeCompare(b.name)),
+    sample: packTexts(basis, pack, container, world),
+  };
+}
+
 /** Runs shown on the page. */
 const runsShown = 8;
 
 /** One recipe with all that its page works with while the cook types. */
 export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
-  const { world, today } = settingOf(ctx);
+  const { world, book, now, today } = settingOf(ctx);
+  const { stock } = sharesNow(world, book, momentOf(world.household, now));
   const found = world.recipe(id);
   if (!found) throw notFound('A recipe', id);
   const { recipe, revision } = found;
@@ -60,6 +93,8 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
   const ingredientIds = new Set(
     [revision, ...drawn].flatMap((r) => r.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : []))),
   );
+  const written = world.scale(revision, revision.servings);
+  const check = massCheck(revision, world.finder, written.ok ? (written.scaled.passage?.boilOff?.writtenMl ?? 0) : 0);
   const tables = {
     textures: new Map(referenceRows(ctx.db, 'texture').map((r) => [r.id, r])),
     seasonings: new Map(referenceRows(ctx.db, 'seasoning').map((r) => [r.id, r])),
@@ -73,7 +108,7 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     gaps: recipeGaps(revision, world.finder),
     keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),
     ...(day && { lastMade: day }),
-    portionsInStore: world.packs.filter((p) => p.recipeId === id).reduce((s, p) => s + p.left, 0),
+    portionsInStore: stock.filter((p) => p.recipeId === id).reduce((s, p) => s + p.left, 0),
     cautions: cautionsFor(places, world.household.country),
     household: world.household,
     gear: { equipment: world.equipment, containers: world.containers },
@@ -81,6 +116,8 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     today,
     ...(runs.length > 0 && { learned: learnedFrom(runs) }),
     runs: runs.slice(-runsShown).toReversed(),
+    heat: heatAnswer(revision, world),
+    ...(check && { massCheck: check }),
     freezing: freezeFlags(revision.lines, world.finder, tables),
     drawn,
     drawnBy: library.filter((r) => drawLines(r).some((l) => l.item.type === 'recipe' && l.item.id === id)),

@@ -3,29 +3,38 @@ import { z } from 'zod';
 import type { Revision } from '#core/contract';
 import { refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, canPlan, draftRecipe, readRecipeFile } from '#core/recipe';
-import { allergensOf, learnedFrom, type ReadAnswer, type RecipeBrief, type World } from '#core/session';
+import { allergenLines, allergenWarnings, canPlan, draftRecipe, readRecipeFile } from '#core/recipe';
+import { allergensOf, learnedFrom, sayWarning, sharesNow, type ReadAnswer, type RecipeBrief } from '#core/session';
+import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
-import { lastMade, referenceOf, weighedRuns, worldOf } from '../session/index.ts';
+import { lastMade, referenceOf, settingOf, weighedRuns, worldOf } from '../session/index.ts';
 import { recipeAnswer } from './one.ts';
 import { starters } from './starters.ts';
 
 const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
 
-const inStore = (world: World, recipeId: string): number =>
-  world.packs.filter((p) => p.recipeId === recipeId).reduce((s, p) => s + p.left, 0);
+/** Portions in store by recipe: what every other page counts, so without what was probably eaten or is past. */
+function inStore(ctx: Context): Map<string, number> {
+  const { world, book, now } = settingOf(ctx);
+  const left = new Map<string, number>();
+  for (const p of sharesNow(world, book, momentOf(world.household, now)).stock)
+    if (p.recipeId !== undefined) left.set(p.recipeId, (left.get(p.recipeId) ?? 0) + p.left);
+  return left;
+}
 
 function briefs(ctx: Context): RecipeBrief[] {
   const world = worldOf(ctx.db);
   const made = lastMade(ctx);
   const runs = weighedRuns(ctx.db);
+  const stored = inStore(ctx);
   return allDocuments(ctx.db, 'recipe')
     .filter((r) => !r.archived)
     .flatMap((recipe) => {
       const revision = world.revision(recipe.revisionId);
       if (!revision) return [];
       const day = made.get(recipe.id);
+      const summary = allergensOf(revision, world);
       return [
         {
           recipe,
@@ -35,10 +44,11 @@ function briefs(ctx: Context): RecipeBrief[] {
           waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
           tags: revision.tags,
           ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
-          allergens: allergenLines(allergensOf(revision, world), world.allergenNames),
+          allergens: allergenLines(summary, world.allergenNames),
           ...(day && { lastMade: day }),
-          portionsInStore: inStore(world, recipe.id),
+          portionsInStore: stored.get(recipe.id) ?? 0,
           canPlan: canPlan(revision),
+          notFor: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
           ...(runs.has(recipe.id) && { yieldFactor: Number(learnedFrom(runs.get(recipe.id) ?? []).factor.toFixed(3)) }),
         },
       ];

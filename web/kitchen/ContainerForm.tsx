@@ -10,6 +10,9 @@ import { fromPreset } from './presets.ts';
 /** What holds many small ones rather than one. */
 const celled = new Set<Container['shape']>(['tray', 'mould']);
 
+/** Shapes that food is heated in; bags and foil never are. */
+const mayGoIn = new Set<Container['shape']>(['tub', 'jar', 'box', 'pan']);
+
 const materials: readonly (readonly [string, string])[] = [
   ['m_pp', 'plastic tub'],
   ['m_pe_bag', 'freezer bag'],
@@ -17,6 +20,8 @@ const materials: readonly (readonly [string, string])[] = [
   ['m_jar', 'glass jar, straight'],
   ['m_silicone_tray', 'silicone'],
   ['m_glass_boro', 'borosilicate glass'],
+  ['m_ceramic', 'stoneware'],
+  ['m_metal_pan', 'metal tin'],
 ];
 
 const heatWords = [
@@ -195,6 +200,18 @@ export function ContainerForm({
           onChange={(seal) => setC({ ...c, seal })}
         />
         <Pick label="Material" value={c.materialId} options={materials} onChange={(materialId) => setC({ ...c, materialId })} />
+        {mayGoIn.has(c.shape) && (
+          <Pick
+            label="Into a microwave"
+            value={c.microwave ?? 'unknown'}
+            options={[
+              ['unknown', 'not known'],
+              ['yes', 'yes, it is marked'],
+              ['no', 'no'],
+            ]}
+            onChange={(microwave) => setC({ ...c, microwave })}
+          />
+        )}
         <div style={{ alignSelf: 'flex-end' }}>
           <Toggle on={c.oneUse} onChange={(oneUse) => setC({ ...c, oneUse })}>
             used once

@@ -3,7 +3,7 @@ import type { Equipment } from '#core/contract';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
-import { Field, numberOf, Pick, Sheet } from './fields.tsx';
+import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
 import { sayVolume } from '../app/measures.ts';
 
@@ -62,6 +62,8 @@ export function GearForm({
   const [kind, setKind] = useState<Equipment['kind']>(gear?.kind ?? first);
   const [name, setName] = useState(gear?.name ?? '');
   const [heat, setHeat] = useState<NonNullable<Equipment['heat']> | 'unknown'>(gear?.heat ?? 'unknown');
+  const [fan, setFan] = useState(gear?.fan ?? false);
+  const [id] = useState(() => gear?.id ?? newId());
   const [t, setT] = useState(() => typedFrom(gear));
   const k = kindOf(kind);
   const bad = k.fields.filter((f) => t[f].trim() !== '' && !((numberOf(t[f]) ?? -1) > (f === 'count' ? -1 : 0)));
@@ -71,7 +73,7 @@ export function GearForm({
     const marks = { pulseMl: num('pulse'), pureeMl: num('puree'), hotMl: num('hot') };
     const set = Object.fromEntries(Object.entries(marks).filter(([, v]) => v !== undefined));
     return {
-      id: gear?.id ?? newId(),
+      id,
       name: name.trim() || k.name,
       kind,
       count: Math.round(num('count') ?? gear?.count ?? 1),
@@ -92,6 +94,7 @@ export function GearForm({
       ...(share !== undefined && k.fields.includes('fillShare') && { fillShare: share / 100 }),
       ...(Object.keys(set).length > 0 && { marks: set }),
       ...(kind === 'hob' && heat !== 'unknown' && { heat }),
+      ...(kind === 'oven' && fan && { fan }),
       ...(gear?.note && { note: gear.note }),
     };
   };
@@ -153,7 +156,7 @@ export function GearForm({
           return (
             <Field
               key={f}
-              label={f === 'count' ? k.count : l.label}
+              label={f === 'count' ? k.count : f === 'watts' && kind === 'hob' ? 'Power, one burner' : l.label}
               {...(l.unit && { unit: l.unit })}
               type="number"
               width={l.width}
@@ -168,6 +171,12 @@ export function GearForm({
           {ruler} L by the ruler: use that
         </button>
       )}
+      {kind === 'oven' && (
+        <Toggle on={fan} onChange={setFan}>
+          baked with its fan: labels say 20 °C less
+        </Toggle>
+      )}
+      {kind === 'microwave' && <p className="sub">Its watts stand on the door frame or in its booklet. Without them 700 W are taken.</p>}
       {says && <p className="sub">{says}</p>}
     </Sheet>
   );

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { kindSchema, type Place } from '#core/contract';
+import { usableShareOf } from '#core/store';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
@@ -27,6 +28,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
     zones: p.zones.map((z) => z.name).join(', '),
     kg: p.freezingKgPerDay === undefined ? '' : String(p.freezingKgPerDay),
     level: p.levelPlaces === undefined ? '' : String(p.levelPlaces),
+    share: String(Math.round(usableShareOf(p) * 100)),
   });
   const freezes = p.kind === 'freezer' || p.kind === 'chest';
   const litres = numberOf(t.litres) ?? 0;
@@ -41,6 +43,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
     ...(temp !== undefined && temp >= -60 && temp <= 40 ? [] : ['How cold is it, in °C?']),
     ...(t.kg.trim() === '' || (numberOf(t.kg) ?? 0) > 0 ? [] : ['Kilos it freezes in a day: a figure above 0, or leave it empty.']),
     ...(t.level.trim() === '' || Number.isInteger(numberOf(t.level) ?? NaN) ? [] : ['Level places: a whole number.']),
+    ...((numberOf(t.share) ?? 0) >= 10 && (numberOf(t.share) ?? 0) <= 100 ? [] : ['Packs can fill between 10 and 100 % of its litres.']),
     ...(names.length > 0 ? [] : ['Name at least one shelf or basket.']),
   ];
   const save = (): void => {
@@ -50,7 +53,8 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       litres:
         names.length === p.zones.length && litres === p.litres ? (p.zones[i]?.litres ?? litres / names.length) : litres / names.length,
     }));
-    const { freezingKgPerDay: _k, levelPlaces: _l, ...rest } = p;
+    const { freezingKgPerDay: _k, levelPlaces: _l, usableShare: _u, ...rest } = p;
+    const share = (numberOf(t.share) ?? 0) / 100;
     const kg = numberOf(t.kg);
     const level = numberOf(t.level);
     const data: Place = {
@@ -61,6 +65,8 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       zones,
       ...(kg !== undefined && { freezingKgPerDay: kg }),
       ...(level !== undefined && { levelPlaces: level }),
+      // only what differs from the usual share of its kind is the household's own
+      ...(Math.abs(share - usableShareOf({ kind: p.kind })) > 0.004 && { usableShare: share }),
     };
     void write([{ table: 'place', id: p.id, data }], `${p.name} is noted`);
     onClose();
@@ -97,6 +103,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       <div className="row wrap" style={{ alignItems: 'flex-start' }}>
         <Field label="Litres" type="number" width={100} value={t.litres} onChange={(v) => setT({ ...t, litres: v })} />
         <Field label="Temperature" unit="°C" type="number" width={130} value={t.temp} onChange={(v) => setT({ ...t, temp: v })} />
+        <Field label="Packs can fill" unit="%" type="number" width={120} value={t.share} onChange={(v) => setT({ ...t, share: v })} />
         <Field label="Shelves or baskets, with commas" value={t.zones} onChange={(v) => setT({ ...t, zones: v })} />
       </div>
       {freezes && (

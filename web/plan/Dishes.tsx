@@ -5,7 +5,7 @@ import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitch
 import { maxPortions } from '#core/recipe';
 import { portionName, type RecipeBrief, type SessionView } from '#core/session';
 import { sayVolume } from '../app/measures.ts';
-import { Figure } from '../app/ui.tsx';
+import { Figure, NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** What the plan lets in: portions as typed, so that a half-typed number is not lost. */
@@ -75,6 +75,7 @@ export function PickedDish({
             ))}
           {batch.unsalted ? `; ${sayPortions(batch.unsalted)} dipped out before the salt` : ''}
         </div>
+        <NotFor says={brief?.notFor ?? []} />
       </div>
       <Figure label={`Portions of ${brief?.recipe.name ?? 'dish'}`} value={text} onChange={onType} bad={!okPortions(text)} loud />
       <span style={{ width: 66 }} className="quiet">
@@ -173,6 +174,7 @@ export function AddDish({
                     : `${sayPortions(r.portionsInStore)} ${portionName(r.recipe.kind, r.portionsInStore)} in store`}
                   , {sayMinutes(r.handsMin)} of hands
                 </div>
+                <NotFor says={r.notFor} />
               </div>
               <button
                 type="button"

@@ -2,7 +2,7 @@ import { sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Link } from 'react-router';
-import { NotFor, Why, Stepper } from '../app/ui.tsx';
+import { Why, Stepper } from '../app/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
 import { sayMass, sayVolume } from '../app/measures.ts';
@@ -109,7 +109,6 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
         {data.allergens.map((a) => (
           <div key={a}>{a.startsWith('none') ? `Holds ${a}` : a}</div>
         ))}
-        <NotFor says={data.warnings} />
       </div>
       {(salt === undefined || salt > 0) && <SaltSplit data={data} s={s} scaled={scaled} />}
     </section>

@@ -4,7 +4,7 @@ import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { useFrameQuery, useRecipeQuery } from '../app/api.ts';
-import { Cautions, PageHead, Waiting } from '../app/ui.tsx';
+import { Cautions, NotFor, PageHead, Waiting } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Amounts } from './Amounts.tsx';
 import { DrawnByCard, DrawsCard } from './BasesCard.tsx';
@@ -12,11 +12,13 @@ import { DoseCard } from './DoseCard.tsx';
 import { FreezingCard } from './FreezingCard.tsx';
 import { NotesCard } from './NotesCard.tsx';
 import { PortionCard } from './PortionCard.tsx';
+import { ReheatCard } from './ReheatCard.tsx';
 import { ReviewCard } from './ReviewCard.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
 import { SizeCard } from './SizeCard.tsx';
 import { StepsCard } from './StepsCard.tsx';
 import { ThroughCard } from './ThroughCard.tsx';
+import { YieldCheck } from './YieldCheck.tsx';
 import { useScaling, type Scaling } from './useScaling.ts';
 import { sayMass, sayVolume } from '../app/measures.ts';
 
@@ -28,7 +30,7 @@ function lead(data: RecipeAnswer): string {
   const one = revision.serving.unit === 'ml' ? sayVolume(revision.serving.amount) : sayMass(revision.serving.amount);
   const off = learned ? Math.round((learned.factor - 1) * 100) : 0;
   return [
-    `Written for ${sayPortions(revision.servings)} of ${one}.`,
+    `Written for ${sayPortions(revision.servings)} of ${one}${revision.confirmed.includes('serving') ? '' : ' (guessed)'}.`,
     data.lastMade ? `Last made ${sayDayYear(data.lastMade)}.` : 'Not made yet.',
     off !== 0
       ? `Comes out ${Math.abs(off)} % ${off < 0 ? 'under' : 'over'} what it says, from ${countOf(runs.length, 'weighed batch', 'weighed batches')}.`
@@ -70,6 +72,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         <DrawnByCard data={data} onScale={toPortions} />
         <DoseCard data={data} />
         <NotesCard data={data} />
+        <ReheatCard data={data} />
         <FreezingCard flags={data.freezing} keeps={data.keeps} />
         {gaps.length > 0 && (
           <section className="card" aria-label="Left open">
@@ -127,7 +130,8 @@ function Scaled({ data }: { data: RecipeAnswer }) {
           </button>
         )}
       </PageHead>
-      {unconfirmed && <ReviewCard recipe={data.recipe} revision={revision} />}
+      {unconfirmed ? <ReviewCard recipe={data.recipe} revision={revision} /> : <YieldCheck data={data} />}
+      <NotFor says={data.warnings} />
       <ScaleBar data={data} typing={typing} error={scaling.error} />
       <Sized data={data} s={scaling} />
     </main>

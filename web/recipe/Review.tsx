@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { countOf } from '#core/kitchen';
 import { readLine, type RecipeDraft } from '#core/recipe';
 import { useCommands } from '../app/commands.ts';
+import { useOnce } from '../app/useOnce.ts';
 import { newId, stampInstant } from '../app/device.ts';
 import { PageHead } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -20,9 +21,9 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
     ...problemsOf(answers),
     ...(lines.length > 0 ? [] : ['It has no ingredients yet: add a line.']),
   ];
+  const [{ recipeId, id }] = useState(() => ({ recipeId: newId(), id: newId() }));
+  const { busy, once } = useOnce();
   const save = async (): Promise<void> => {
-    const recipeId = newId();
-    const id = newId();
     const kept = new Set(lines.map((l) => l.id));
     const revision = {
       ...withAnswers(
@@ -84,7 +85,7 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
         <button type="button" className="btn o" onClick={onCancel}>
           Another file
         </button>
-        <button type="button" className="btn" disabled={problems.length > 0} onClick={() => void save()}>
+        <button type="button" className="btn" disabled={busy || problems.length > 0} onClick={() => once(save)}>
           Keep this recipe
         </button>
       </PageHead>

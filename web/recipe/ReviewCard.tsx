@@ -14,6 +14,8 @@ export interface Answers {
   unit: 'g' | 'ml';
   lifeId: string;
   hands: string;
+  /** The cook said how large a serving is; untouched, it stays a guess. */
+  sized: boolean;
 }
 
 /** What the review card asks, filled in with the guesses. */
@@ -24,6 +26,7 @@ export const answersFrom = (r: Pick<Revision, 'kind' | 'servings' | 'serving' | 
   unit: r.serving.unit,
   lifeId: r.storage[0]?.rowId ?? '',
   hands: String(r.steps.reduce((s, x) => s + x.handsOnMin, 0)),
+  sized: false,
 });
 
 /** A revision with the answers in it; hands-on minutes are shared out over the steps as they were guessed. */
@@ -46,7 +49,7 @@ export function withAnswers<
       total > 0 && Number.isFinite(hands)
         ? r.steps.map((s) => ({ ...s, handsOnMin: Math.max(0, Math.round((s.handsOnMin * hands) / total)) }))
         : r.steps,
-    confirmed: ['kind', 'yield', 'serving', 'storage', 'hands'],
+    confirmed: ['kind', 'yield', ...(a.sized ? (['serving'] as const) : []), 'storage', 'hands'],
   };
 }
 
@@ -88,7 +91,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
       <Field label="How many servings does it make?" type="number" value={answers.servings} onChange={(servings) => set({ servings })} />
       <div>
         <label className="lab" htmlFor="rv-amount">
-          How large is one?
+          How large is one? {!answers.sized && <span className="quiet">(guessed)</span>}
         </label>
         <div className="row" style={{ gap: 6 }}>
           <input
@@ -97,13 +100,13 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
             style={{ width: '100%' }}
             inputMode="decimal"
             value={answers.amount}
-            onChange={(e) => set({ amount: e.currentTarget.value })}
+            onChange={(e) => set({ amount: e.currentTarget.value, sized: true })}
           />
           <select
             className="field"
             aria-label="Unit of a serving"
             value={answers.unit}
-            onChange={(e) => set({ unit: e.currentTarget.value as 'g' | 'ml' })}
+            onChange={(e) => set({ unit: e.currentTarget.value as 'g' | 'ml', sized: true })}
           >
             <option>g</option>
             <option>ml</option>
@@ -144,8 +147,8 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
   const [answers, setAnswers] = useState(() => answersFrom(revision));
   const { write } = useCommands();
   const problems = problemsOf(answers);
+  const [id] = useState(newId);
   const save = (): void => {
-    const id = newId();
     const next = { ...withAnswers(revision, answers), id, madeAt: stampInstant() };
     void write(
       [

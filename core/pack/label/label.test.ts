@@ -75,7 +75,7 @@ describe('what a label gives up', () => {
     ];
     const given: string[][] = [];
     // the same words on ever lower labels
-    for (let heightMm = 70; heightMm > 36; heightMm -= 0.25) {
+    for (let heightMm = 70; heightMm > 26; heightMm -= 0.25) {
       const r = drawLabel(content({ heat: [content().heat[0]!, way(2)], add }), { ...size, heightMm }, qr);
       if (!r.ok) continue;
       given.push(r.labels.length > 1 ? ['two labels'] : [...new Set(r.moved.map((m) => m.head))]);

@@ -155,3 +155,45 @@ const blocks = new Set([
   ...[...panClasses, 'pasta_sauced', 'mash', 'stuffing', 'rice', 'grain', 'kit_raw', 'kit_part', 'pulled'],
 ]);
 export const isBlock = (classId: string): boolean => blocks.has(classId);
+
+/** What a class is called where a cook chooses it: its id says more than its noun. */
+export const heatClassName = (row: Pick<HeatRow, 'classId' | 'many'>): string => {
+  const words = row.classId.replace(/_/g, ' ');
+  return classNames[row.classId] ?? words;
+};
+
+const classNames: Readonly<Record<string, string>> = {
+  lasagne: 'bake or gratin, cooked',
+  bake_unbaked: 'bake, not baked yet',
+  pie_mash: 'pie with a mash or crumb top',
+  pie_pastry: 'pie with pastry',
+  pie_fruit: 'fruit pie or crumble',
+  soup_cream: 'soup with cream',
+  sauce_cream: 'sauce with cream or milk',
+  pasta_sauced: 'pasta in its sauce',
+  pasta: 'plain pasta',
+  meatball: 'meatballs, dry',
+  meatball_sauce: 'meatballs in sauce',
+  puree_baby: 'baby purée without meat or egg',
+  puree_baby_meat: 'baby purée with meat or egg',
+  puree: 'purée, not for a baby',
+  aromatic: 'aromatics, cubes or pieces',
+  aromatic_oil: 'garlic or herbs in oil',
+  broth_cube: 'broth in cubes',
+  kit_raw: 'raw kit, cooked on the day',
+  kit_part: 'assembled, no raw meat',
+  kit_dry: 'dried meal',
+  veg: 'vegetables',
+  veg_roast: 'vegetables to roast',
+  veg_dry: 'dried vegetables',
+  mince_dry: 'dried mince',
+  raw_meat: 'plain raw meat',
+  raw_fish: 'plain raw fish',
+  never: 'does not freeze',
+  sliced: 'sliced cooked meat',
+  pulled: 'pulled or shredded meat',
+  chicken: 'cooked chicken pieces',
+  slice: 'bread in slices',
+  dumpling_raw: 'dumplings with a raw filling',
+  dumpling: 'dumplings, cooked',
+};
