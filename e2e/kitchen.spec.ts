@@ -155,7 +155,7 @@ test('Pack: a pot too heavy for the scale is dipped with a ruler, or ladled; the
   // what came out stands for the next time it is scaled
   await moveClock(server, '2026-11-24T16:10:00.000Z');
   const recipe = await getJson<RecipeAnswer>(server, '/recipes/recipe_stew');
-  expect(recipe.runs[0]).toMatchObject({ sessionId: id, weighedMl: 4700 });
+  expect(recipe.runs[0]).toMatchObject({ sessionId: id, weighed: 4700, unit: 'ml' });
 });
 
 test('Cook by feel: pinches and pours survive a reload and become a recipe that is compared next time', async ({ page, server }) => {

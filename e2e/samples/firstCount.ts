@@ -7,7 +7,8 @@ export interface CountSample {
   kind: Kind;
   packs: number;
   zone: string;
-  made: [earliest: string, latest: string];
+  /** Left out where nobody knows. */
+  made?: [earliest: string, latest: string];
 }
 
 /** As seen on Tuesday, 24 Nov 2026, with the freezer box (fb) and the chest (ch) of the welcome. */
@@ -31,5 +32,5 @@ export const firstCount: readonly CountSample[] = [
   { typed: 'pea puree 5 yesterday dr', name: 'Pea puree', kind: 'puree', packs: 5, zone: 'drawer', made: ['2026-11-23', '2026-11-23'] },
   { typed: 'oat puree 3 nov', name: 'Oat puree', kind: 'puree', packs: 3, zone: 'drawer', made: ['2026-11-01', '2026-11-24'] },
   { typed: 'dried leeks 2 2025', name: 'Dried leeks', kind: 'dried', packs: 2, zone: 'drawer', made: ['2025-01-01', '2025-12-31'] },
-  { typed: 'powder 2 ?', name: 'Powder', kind: 'dried', packs: 2, zone: 'drawer', made: ['2025-11-24', '2026-11-24'] },
+  { typed: 'powder 2 ?', name: 'Powder', kind: 'dried', packs: 2, zone: 'drawer' },
 ];

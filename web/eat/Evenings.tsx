@@ -4,6 +4,7 @@ import type { EatAnswer, Evening } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
+import { NotFor } from '../app/ui.tsx';
 import { isDinner } from './EatFirst.tsx';
 
 const dishesOn = (e: Evening) => [...new Map(e.packs.map((p) => [p.name, p])).values()];
@@ -34,6 +35,7 @@ function EveningRows({ data, onClear }: { data: EatAnswer; onClear: (e: Evening)
                 {e.eaters.length === 0 ? 'nobody home' : e.eaters.map((x) => names.get(x.eaterId)).join(', ')}
                 {e.quarters > 0 && dishes.length === 0 ? (e.day === data.today && data.tonightLogged ? '; written down' : '; open') : ''}
               </div>
+              <NotFor says={e.notFor} />
             </div>
             {dishes.length > 0 && (
               <button type="button" className="link s" onClick={() => onClear(e)} aria-label={`Take everything off ${sayWeekday(e.day)}`}>
@@ -91,6 +93,7 @@ export function Table({ data }: { data: EatAnswer }) {
                   </div>
                 </div>
               ))}
+              <NotFor says={e.notFor} />
               {e.quarters > 0 && dishes.length === 0 && (
                 <div className="sub" style={{ marginTop: 6 }}>
                   {e.day === data.today && data.tonightLogged ? 'eaten, written down' : 'open'}
