@@ -60,6 +60,9 @@ const filled = z.object({
 
 const shares = z.array(z.object({ eaterId: idSchema, portions: portionsSchema })).max(20);
 const dayMeal = z.object({ day: daySchema, meal: mealSchema });
+/** What was ticked or done, in words, so that History can say it whatever becomes of the recipe. */
+const what = z.string().max(200).optional();
+const ofTask = z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), what });
 
 /** Payload by event type. The stream is fixed by the type. */
 export const eventData = {
@@ -83,14 +86,15 @@ export const eventData = {
     amount: z.number().min(0),
     unit: z.string().max(20),
     how: z.enum(['bought', 'haveIt']),
+    what,
   }),
-  unticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200) }),
-  taskStarted: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), cookId: idSchema.optional() }),
+  unticked: z.object({ sessionId: idSchema, key: z.string().min(1).max(200), what }),
+  taskStarted: ofTask.extend({ cookId: idSchema.optional() }),
   /** From now on this cook's. */
-  taskHanded: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), cookId: idSchema }),
-  taskDone: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), actualMin: z.number().min(0).max(20_000).optional() }),
-  taskSkipped: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200) }),
-  taskExtended: z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), minutes: z.number().int().min(1).max(600) }),
+  taskHanded: ofTask.extend({ cookId: idSchema }),
+  taskDone: ofTask.extend({ actualMin: z.number().min(0).max(20_000).optional() }),
+  taskSkipped: ofTask,
+  taskExtended: ofTask.extend({ minutes: z.number().int().min(1).max(600) }),
   weighed: z.object({
     batchId: idSchema,
     /** Grams on the scale; absent when it was measured by volume. */

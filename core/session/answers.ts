@@ -19,7 +19,7 @@ import type { MassCheck, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } fro
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
 import type { HeatTexts } from './heat.ts';
-import type { Run } from './runs.ts';
+import type { Run } from './run.ts';
 import type { SessionState } from './state.ts';
 import type { Supplies } from './supply.ts';
 import type { TodayView } from './today.ts';
@@ -322,9 +322,11 @@ export interface HistoryAnswer {
     type: 'event' | 'change';
     undone: boolean;
     undoneBy?: string;
+    /** The newest taking back or bringing back of it. */
     seen?: string;
     subjects: string[];
-    within?: string[];
+    /** What one entry gathers: things ticked in one go. */
+    within?: HistoryAnswer['entries'];
   }[];
 }
 

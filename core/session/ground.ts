@@ -16,7 +16,8 @@ import { groupOf, ingredientFinder, isDinnerKind, type IngredientRow, type LifeR
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import { applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, EatenEntry } from './answer/book.ts';
-import { densityOfRuns, runOf, type Run } from './runs.ts';
+import type { Run } from './run.ts';
+import { densityOfRuns, runOf } from './runs.ts';
 import type { EatenDay } from './supply.ts';
 import { scaleOptionsOf, type World } from './world.ts';
 

@@ -1,25 +1,10 @@
-import type { Batch, Day, EventData, Revision, Session, TamboEvent } from '#core/contract';
+import type { Batch, EventData, Revision, Session, TamboEvent } from '#core/contract';
 import { tasksFor, type LastTimes } from '#core/cook';
 import { learnedYield, type Learned } from '#core/recipe';
 import { effective } from '#core/store';
 import { sessionLog } from './log.ts';
+import type { Run } from './run.ts';
 import type { World } from './world.ts';
-
-/** One cooked and weighed batch. */
-export interface Run {
-  sessionId: string;
-  batchId: string;
-  day: Day;
-  portions: number;
-  /** In the unit of the recipe's serving. */
-  planned: number;
-  weighed: number;
-  unit: 'g' | 'ml';
-  /** Weighed by what was written for that size. */
-  ratio: number;
-  /** Grams per millilitre, when a tub was weighed. */
-  density?: number;
-}
 
 /** A litre of food that weighs less or more was a slip of the hand, not a lesson. */
 const likelyDensity = { least: 0.2, most: 1.6 } as const;

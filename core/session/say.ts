@@ -38,19 +38,19 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
     case 'washed':
       return `${name}: container washed`;
     case 'ticked':
-      return event.data.how === 'bought' ? 'Bought something from the list' : 'Something of the list was at home';
+      return `${event.data.what ?? 'Something of the list'}: ${event.data.how === 'bought' ? 'in the basket' : 'at home'}`;
     case 'unticked':
-      return 'A tick taken back';
+      return `${event.data.what ?? 'Something'}: back on the list`;
     case 'taskStarted':
-      return 'A task started';
+      return `Started: ${taskOf(event.data)}`;
     case 'taskHanded':
-      return 'A task handed over';
+      return `Handed over: ${taskOf(event.data)}`;
     case 'taskDone':
-      return 'A task done';
+      return `Done: ${taskOf(event.data)}`;
     case 'taskSkipped':
-      return 'A task skipped';
+      return `Skipped: ${taskOf(event.data)}`;
     case 'taskExtended':
-      return `${event.data.minutes} min more for a task`;
+      return `${event.data.minutes} min more: ${taskOf(event.data)}`;
     case 'trimmed':
       return `${sayMass(event.data.boughtG)} bought, ${sayMass(event.data.usableG)} of it to cook with`;
     case 'weighed':
@@ -65,6 +65,10 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
       return 'Taken back';
   }
 }
+
+/** Its title as it was logged: in the middle of a sentence, and before titles were logged, a task. */
+const taskOf = (data: { what?: string | undefined }): string =>
+  data.what === undefined ? 'a task' : data.what.slice(0, 1).toLowerCase() + data.what.slice(1);
 
 /** What comes next on a session's road, as a button says it. */
 export const nextStep: Readonly<Record<Stage, { to: 'shop' | 'cook' | 'pack' | 'labels' | 'store' | 'plan'; says: string }>> = {

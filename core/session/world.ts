@@ -3,7 +3,7 @@ import type { LastTimes } from '#core/cook';
 import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
 import { allergenSummary, type ScaleOptions, type ScaleResult } from '#core/recipe';
-import type { Run } from './runs.ts';
+import type { Run } from './run.ts';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {

@@ -93,6 +93,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
       amount: line.amount,
       unit: line.unit,
       how: ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought',
+      what: line.name,
     });
   }
   const tasks = planned.tasks.toSorted((a, b) => (a.endMin ?? 0) - (b.endMin ?? 0));
@@ -100,6 +101,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
     client.log(addMinutes(start, task.endMin ?? 0), 'taskDone', [session.id], {
       sessionId: session.id,
       taskId: task.id,
+      what: task.title,
       actualMin: Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
     });
   const end = addMinutes(start, planned.schedule?.makespanMin ?? 120);

@@ -167,6 +167,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
       amount: line.amount,
       unit: line.unit,
       how: 'haveIt',
+      what: line.name,
     });
 }
 

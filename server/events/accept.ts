@@ -1,7 +1,7 @@
 import { eventSchema, refusals, streamOf, type Instant, type Refusal, type TamboEvent } from '#core/contract';
 import { isCode } from '#core/pack';
 import { documentById, referenceMoved, type Db } from '../db/index.ts';
-import { project } from './project.ts';
+import { eventFrom, project } from './project.ts';
 import { statements } from './statements.ts';
 
 export type EventAnswer = { id: string; status: 'kept' | 'known' } | { id: string; status: 'refused'; refusals: Refusal[] };
@@ -38,6 +38,20 @@ function unknownThings(db: Db, event: TamboEvent): Refusal[] {
   return documentById(db, 'session', sessionId) ? [] : [{ path: 'subjects.0', expected: 'a session that was planned', got: sessionId }];
 }
 
+/** What a device draws or measures itself, and nobody means. */
+const unmeant: ReadonlySet<string> = new Set(['code', 'actualMin']);
+/** What an event says, whatever the order of its fields (decision 44). */
+const said = (e: TamboEvent): string =>
+  JSON.stringify([e.type, e.subjects, e.data], (key, value: unknown) =>
+    unmeant.has(key)
+      ? undefined
+      : isPlain(value)
+        ? Object.fromEntries(Object.entries(value).toSorted(([a], [b]) => (a < b ? -1 : 1)))
+        : value,
+  );
+const isPlain = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value);
+const meansTheSame = (a: TamboEvent, b: TamboEvent): boolean => said(a) === said(b);
+
 /** Keeps one event inside a transaction of the caller's. What is refused has written nothing. */
 function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
   const parsed = eventSchema.safeParse(value);
@@ -45,7 +59,15 @@ function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
   if (!parsed.success) return { id, status: 'refused', refusals: refusals(parsed.error, value) };
   const event = parsed.data;
   const { event: eventById, addEvent, addSubject } = statements(db);
-  if (eventById.get({ id: event.id })) return { id: event.id, status: 'known' };
+  const before = eventById.get({ id: event.id });
+  if (before)
+    return meansTheSame(eventFrom(before), event)
+      ? { id: event.id, status: 'known' }
+      : {
+          id: event.id,
+          status: 'refused',
+          refusals: [{ path: 'id', expected: 'an id of its own: this was logged with other data', got: event.id }],
+        };
   const unknown = unknownThings(db, event);
   if (unknown.length > 0) return { id: event.id, status: 'refused', refusals: unknown };
   addEvent.run({ ...event, stream: streamOf[event.type], receivedAt });

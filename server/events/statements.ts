@@ -13,7 +13,7 @@ const packColumns = getTableColumns(packState);
 function prepare(db: Db) {
   return {
     event: db
-      .select({ id: event.id })
+      .select()
       .from(event)
       .where(eq(event.id, sql.placeholder('id')))
       .prepare(),

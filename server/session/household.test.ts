@@ -100,7 +100,8 @@ describe('History', () => {
     await log(stamped('undone', [pack.packId], { eventId: 'h-move' }, { id: 'h-undo', instant: now }));
     expect(await entry()).toMatchObject({ undone: true, undoneBy: 'h-undo' });
     await log(stamped('undone', [pack.packId], { eventId: 'h-undo' }, { id: 'h-redo', instant: now }));
-    expect(await entry()).toMatchObject({ undone: false });
+    // the newest link of the chain, so that taking it back again is an intent of its own
+    expect(await entry()).toMatchObject({ undone: false, seen: 'h-redo' });
     const zone = (await get<StoreAnswer>('/store')).packs.find((p) => p.packId === pack.packId)!.zoneId;
     expect(zone).toBe('box_middle');
   });
@@ -118,10 +119,31 @@ describe('History', () => {
     expect(await entry()).toMatchObject({ undone: true, undoneBy: `hu${n}` });
     expect(await par()).toBe(household.parDays);
     await undo(`hu${n}`);
-    expect(await entry()).toMatchObject({ undone: false });
+    expect(await entry()).toMatchObject({ undone: false, seen: `hu${n}` });
     expect(await par()).toBe(9);
     expect((await get<HistoryAnswer>('/history?limit=50')).entries.some((e) => e.says.startsWith('Undo'))).toBe(false);
     await write([{ table: 'household', id: household.id, data: household }]);
+  });
+  it('says what was ticked, and gathers what was ticked in one go', async () => {
+    const { sessions } = await get<SessionsAnswer>('/sessions');
+    const { id } = sessions.find((x) => x.day > '2026-11-24')!;
+    const tick = (key: string, seconds: number) =>
+      log(
+        stamped(
+          'ticked',
+          [id],
+          { sessionId: id, key, amount: 1, unit: 'g', how: 'haveIt', what: key },
+          { id: `tick-${key}`, instant: new Date(Date.parse(now) + seconds * 1000).toISOString() },
+        ),
+      );
+    await tick('salt', 1);
+    await tick('cumin', 10);
+    await tick('oil', 50);
+    await tick('flour', 300);
+    const entries = (await get<HistoryAnswer>('/history?limit=20')).entries.filter((e) => e.subjects.includes(id));
+    expect(entries[0]!.says).toContain('flour: at home');
+    expect(entries[1]!.says).toContain('3 things at home');
+    expect(entries[1]!.within!.map((e) => e.says.split(': ')[1])).toEqual(['oil', 'cumin', 'salt']);
   });
   it('keeps to the limit asked for, within bounds', async () => {
     expect((await get<HistoryAnswer>('/history?limit=7')).entries).toHaveLength(7);

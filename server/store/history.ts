@@ -1,3 +1,4 @@
+import type { TamboEvent } from '#core/contract';
 import { desc, inArray, sql } from 'drizzle-orm';
 import { sayEvent, type HistoryAnswer } from '#core/session';
 import { byOrder, undoneIds } from '#core/store';
@@ -31,10 +32,51 @@ function namesOf(db: Db, ids: readonly string[]): { packs: Map<string, string>; 
   };
 }
 
+/** The newest link of each chain of taking back and bringing back, by what the chain began with. */
+function newestOf(links: readonly { id: string; undoes: string }[]): ReadonlyMap<string, string> {
+  const targets = new Map(links.map((l) => [l.id, l.undoes]));
+  const rootOf = (id: string): string => {
+    const target = targets.get(id);
+    return target === undefined ? id : rootOf(target);
+  };
+  return new Map(links.map((l) => [rootOf(l.id), l.id]));
+}
+
+/** Events read for each entry shown: a list ticked in one go is many events and one entry. */
+const gathersUpTo = 4;
+
+/** Ticked within this many seconds of each other is one go through the kitchen. */
+const oneGoS = 60;
+
+const ticksOf = (event: TamboEvent): string | undefined =>
+  event.type === 'ticked' ? `${event.subjects[0] ?? ''} ${event.data.how} ${event.device}` : undefined;
+
+/** Things of one list ticked in one go become one entry that opens. */
+function gathered(entries: readonly { entry: Entry; event: TamboEvent; name: string }[]): Entry[] {
+  const out: { entry: Entry; key: string; at: number; name: string; how: string }[] = [];
+  for (const { entry, event, name } of entries) {
+    const last = out.at(-1);
+    const key = `${ticksOf(event) ?? entry.id} ${entry.undone ? 'undone' : ''}`;
+    const at = Date.parse(event.instant);
+    if (last?.key === key && last.at - at <= oneGoS * 1000) {
+      const within = [...(last.entry.within ?? [last.entry]), entry];
+      last.entry = { ...last.entry, within, says: `${last.name}: ${within.length} things ${last.how}` };
+      last.at = at;
+    } else out.push({ entry, key, at, name, how: event.type === 'ticked' && event.data.how === 'bought' ? 'in the basket' : 'at home' });
+  }
+  return out.map((o) => o.entry);
+}
+
 function logged(ctx: Context, limit: number): Entry[] {
   const { world, today } = settingOf(ctx);
   const eaters = new Map(world.eaters.map((e) => [e.id, e.name]));
-  const events = ctx.db.select().from(schema.event).orderBy(desc(schema.event.instant)).limit(limit).all().map(eventFrom);
+  const events = ctx.db
+    .select()
+    .from(schema.event)
+    .orderBy(desc(schema.event.instant))
+    .limit(limit * gathersUpTo)
+    .all()
+    .map(eventFrom);
   const gone = undoneIds(events.toSorted(byOrder));
   // the undo that counts: undoing it brings its target back
   const undoOf = new Map(events.flatMap((e) => (e.type === 'undone' && !gone.has(e.id) ? [[e.data.eventId, e.id] as const] : [])));
@@ -42,38 +84,46 @@ function logged(ctx: Context, limit: number): Entry[] {
     ctx.db,
     events.flatMap((e) => e.subjects.slice(0, 1)),
   );
-  return events
-    .filter((e) => e.type !== 'undone')
-    .map((e): Entry => {
-      const [id = ''] = e.subjects;
-      const name = packs.get(id) ?? sessions.get(id) ?? 'something';
-      const undoneBy = undoOf.get(e.id);
-      return {
-        id: e.id,
-        at: e.instant,
-        says: `${packs.has(id) ? '' : `${name}: `}${sayEvent(e, name, eaters, today)}`,
-        type: 'event',
-        undone: gone.has(e.id),
-        ...(undoneBy && { undoneBy }),
-        subjects: e.subjects,
-      };
-    });
+  const newest = newestOf(events.toReversed().flatMap((e) => (e.type === 'undone' ? [{ id: e.id, undoes: e.data.eventId }] : [])));
+  return gathered(
+    events
+      .filter((e) => e.type !== 'undone')
+      .map((event) => {
+        const [id = ''] = event.subjects;
+        const name = packs.get(id) ?? sessions.get(id) ?? 'something';
+        const undoneBy = undoOf.get(event.id);
+        const seen = newest.get(event.id);
+        const entry: Entry = {
+          id: event.id,
+          at: event.instant,
+          says: `${packs.has(id) ? '' : `${name}: `}${sayEvent(event, name, eaters, today)}`,
+          type: 'event',
+          undone: gone.has(event.id),
+          ...(undoneBy && { undoneBy }),
+          ...(seen && { seen }),
+          subjects: event.subjects,
+        };
+        return { entry, event, name };
+      }),
+  );
 }
 
 function changed(db: Db, limit: number): Entry[] {
   const undoes = new Map(
     db
       .all<{ id: string; undoes: string }>(
-        sql`select write_id as id, json_extract(body, '$.undoes') as undoes from ${schema.writeAnswer} where json_extract(body, '$.undoes') is not null`,
+        sql`select write_id as id, json_extract(body, '$.undoes') as undoes from ${schema.writeAnswer} where json_extract(body, '$.undoes') is not null order by rowid`,
       )
       .map((r) => [r.id, r.undoes]),
   );
   /** What took a write back and was not taken back itself. */
   const undoOf = (id: string): string | undefined => [...undoes].find(([by, target]) => target === id && undoOf(by) === undefined)?.[0];
+  const newest = newestOf([...undoes].map(([id, target]) => ({ id, undoes: target })));
   const writes = new Map<string, Entry>();
   for (const c of db.select().from(schema.change).orderBy(desc(schema.change.id)).limit(limit).all()) {
     if (writes.has(c.writeId) || undoes.has(c.writeId)) continue;
     const undoneBy = undoOf(c.writeId);
+    const seen = newest.get(c.writeId);
     writes.set(c.writeId, {
       id: c.writeId,
       at: c.at,
@@ -81,6 +131,7 @@ function changed(db: Db, limit: number): Entry[] {
       type: 'change',
       undone: undoneBy !== undefined,
       ...(undoneBy && { undoneBy }),
+      ...(seen && { seen }),
       subjects: [],
     });
   }

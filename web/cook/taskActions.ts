@@ -46,7 +46,7 @@ export function useTaskActions(sessionId: string, now: string) {
   const pending = usePending(sessionId);
   /** What was done here and not sent yet has been seen too. */
   const seen = (t: TaskView): string => pending.get(t.id)?.id ?? t.seen;
-  const base = (t: TaskView) => ({ sessionId, taskId: t.id });
+  const base = (t: TaskView) => ({ sessionId, taskId: t.id, what: t.title.slice(0, 200) });
   return {
     start: (t: TaskView, cookId?: string) =>
       void log([{ type: 'taskStarted', subjects: [sessionId], seen: seen(t), data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),

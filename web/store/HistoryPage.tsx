@@ -1,19 +1,59 @@
 import { useState } from 'react';
 import { clockOf, dayOf, sayWeekday } from '#core/kitchen';
+import type { HistoryAnswer } from '#core/session';
 import { useFrameQuery, useHistoryQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
+import type { UndoWay } from '../app/toastSlice.ts';
 import { Empty, PageHead, Waiting } from '../app/ui.tsx';
 
 /** Entries brought in at a time, and the most that are. */
 const step = 120;
 const most = 500;
 
+type Entry = HistoryAnswer['entries'][number];
+
+/** What taking an entry back sends, or bringing it back: of one that gathers others, of all of them. */
+function wayOf(entry: Entry): UndoWay {
+  const seen = (e: Entry) => (e.seen === undefined ? {} : { seen: e.seen });
+  return entry.type === 'event'
+    ? { kind: 'events', events: (entry.within ?? [entry]).map((e) => ({ id: e.undoneBy ?? e.id, subjects: e.subjects, ...seen(e) })) }
+    : { kind: 'write', writeId: entry.undoneBy ?? entry.id, ...seen(entry) };
+}
+
+/** One entry; one that gathers others opens. */
+function EntryRow({ entry, zone }: { entry: Entry; zone: string }) {
+  const { undo } = useCommands();
+  const [open, setOpen] = useState(false);
+  const can = entry.undone ? entry.undoneBy !== undefined : true;
+  const act = entry.undone ? 'Bring back' : 'Take back';
+  return (
+    <>
+      <li style={entry.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
+        <span className="sub" style={{ width: 150 }}>
+          {sayWeekday(dayOf(entry.at, zone))} {clockOf(entry.at, zone)}
+        </span>
+        <div className="grow">{entry.says}</div>
+        {entry.within && (
+          <button type="button" className="link s" aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`What: ${entry.says}`}>
+            {open ? 'close' : 'what'}
+          </button>
+        )}
+        {can && (
+          <button type="button" className="link s" aria-label={`${act}: ${entry.says}`} onClick={() => void undo(wayOf(entry))}>
+            {act.toLowerCase()}
+          </button>
+        )}
+      </li>
+      {open && entry.within?.map((e) => <EntryRow key={e.id} entry={e} zone={zone} />)}
+    </>
+  );
+}
+
 /** Everything logged and changed, the newest first; each can be taken back, and what was taken back can be brought back. */
 export function HistoryPage() {
   const [limit, setLimit] = useState(step);
   const { data, error, refetch } = useHistoryQuery(limit);
   const frame = useFrameQuery().data;
-  const { undo } = useCommands();
   const [q, setQ] = useState('');
   const [type, setType] = useState<'event' | 'change'>();
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
@@ -62,44 +102,7 @@ export function HistoryPage() {
         <section className="card" aria-label="Entries">
           <ul className="rows">
             {shown.map((e) => (
-              <li key={e.id} style={e.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
-                <span className="sub" style={{ width: 150 }}>
-                  {sayWeekday(dayOf(e.at, zone))} {clockOf(e.at, zone)}
-                </span>
-                <div className="grow">{e.says}</div>
-                {e.undoneBy && (
-                  <button
-                    type="button"
-                    className="link s"
-                    aria-label={`Bring back: ${e.says}`}
-                    onClick={() =>
-                      void undo(
-                        e.type === 'event'
-                          ? { kind: 'events', events: [{ id: e.undoneBy ?? '', subjects: e.subjects, ...(e.seen && { seen: e.seen }) }] }
-                          : { kind: 'write', writeId: e.undoneBy ?? '', ...(e.seen && { seen: e.seen }) },
-                      )
-                    }
-                  >
-                    bring back
-                  </button>
-                )}
-                {!e.undone && (
-                  <button
-                    type="button"
-                    className="link s"
-                    aria-label={`Take back: ${e.says}`}
-                    onClick={() =>
-                      void undo(
-                        e.type === 'event'
-                          ? { kind: 'events', events: [{ id: e.id, subjects: e.subjects, ...(e.seen && { seen: e.seen }) }] }
-                          : { kind: 'write', writeId: e.id, ...(e.seen && { seen: e.seen }) },
-                      )
-                    }
-                  >
-                    take back
-                  </button>
-                )}
-              </li>
+              <EntryRow key={e.id} entry={e} zone={zone} />
             ))}
           </ul>
           {data.entries.length >= limit && limit < most && (
