@@ -22,7 +22,7 @@ const task = (id: string, over: Partial<Task> = {}): Task => ({
   guess: false,
   ...over,
 });
-const one: Kitchen = { cooks: [{ id: 'j', name: 'Joaquim' }], capacity: { hob: 4, oven: 1 } };
+const one: Kitchen = { cooks: [{ id: 'j', name: 'Joaquim' }], capacity: { hob: 4, oven: 1, steamer: 2, blender: 1 } };
 const plan = (tasks: Task[], kitchen = one) => {
   const r = scheduleTasks(tasks, kitchen);
   if (!r.ok) throw new Error(r.why);
@@ -36,7 +36,9 @@ const randomTasks = fc
       wait: fc.integer({ min: 0, max: 90 }),
       after: fc.array(fc.nat({ max: 30 }), { maxLength: 3 }),
       oven: fc.boolean(),
-      hob: fc.boolean(),
+      hob: fc.integer({ min: 0, max: 3 }),
+      steamer: fc.integer({ min: 0, max: 2 }),
+      blender: fc.boolean(),
     }),
     { minLength: 1, maxLength: 25 },
   )
@@ -46,7 +48,12 @@ const randomTasks = fc
         handsOnMin: r.hands,
         waitMin: r.wait,
         after: i === 0 ? [] : [...new Set(r.after.map((a) => `t${a % i}`))],
-        needs: [...(r.oven ? [{ kind: 'oven' as const }] : []), ...(r.hob ? [{ kind: 'hob' as const }] : [])],
+        needs: [
+          ...(r.oven ? [{ kind: 'oven' as const }] : []),
+          ...(r.hob > 0 ? [{ kind: 'hob' as const, count: r.hob }] : []),
+          ...(r.steamer > 0 ? [{ kind: 'steamer' as const, count: r.steamer }] : []),
+          ...(r.blender ? [{ kind: 'blender' as const }] : []),
+        ],
       }),
     ),
   );
@@ -68,9 +75,17 @@ describe('the order of work', () => {
         for (const [kind, n] of [
           ['oven', 1],
           ['hob', 4],
+          ['steamer', 2],
+          ['blender', 1],
         ] as const)
           expect(
-            busiest(tasks.filter((t) => t.needs.some((x) => x.kind === kind)).map((t) => [at.get(t.id)!.startMin, at.get(t.id)!.endMin])),
+            busiest(
+              tasks.flatMap((t) => {
+                const slot = at.get(t.id)!;
+                const taken = t.needs.find((x) => x.kind === kind);
+                return taken ? Array.from({ length: taken.count ?? 1 }, (): [number, number] => [slot.startMin, slot.endMin]) : [];
+              }),
+            ),
           ).toBeLessThanOrEqual(n);
         expect(s.boundMin).toBeLessThanOrEqual(s.makespanMin + 1e-9);
       }),
@@ -80,6 +95,13 @@ describe('the order of work', () => {
   it('runs 25 and 20 minutes of hands inside a simmer of 60', () => {
     const s = plan([task('simmer', { handsOnMin: 1, waitMin: 60 }), task('sauce', { handsOnMin: 25 }), task('chop', { handsOnMin: 20 })]);
     expect(s.makespanMin).toBe(61);
+  });
+  it('waits for as many burners as pots stand side by side, and never for more than there are', () => {
+    const two: Kitchen = { ...one, capacity: { hob: 2 } };
+    const pots = task('pots', { waitMin: 30, needs: [{ kind: 'hob', count: 2 }] });
+    const pan = task('pan', { waitMin: 10, needs: [{ kind: 'hob' }] });
+    expect(plan([pots, pan], two).makespanMin).toBe(50);
+    expect(plan([task('five', { waitMin: 30, needs: [{ kind: 'hob', count: 5 }] })], two).makespanMin).toBe(35);
   });
   it('names tasks that wait for each other in a circle', () =>
     expect(scheduleTasks([task('a', { after: ['b'] }), task('b', { after: ['a'] })], one)).toMatchObject({

@@ -61,6 +61,9 @@ function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } |
   return cycle.length > 0 ? { ok: false, taskIds: [...new Set(cycle)] } : { ok: true, tail };
 }
 
+/** When so many machines of a kind are free at once; more than there are is all of them. */
+const freeFrom = (free: readonly number[], count: number): number => [...free].sort((a, b) => a - b)[Math.min(count, free.length) - 1] ?? 0;
+
 /**
  * A valid order of work: what waits for what holds, no cook does two things at once, no more burners or shelves than there are;
  * waiting overlaps hands-on work. Serial schedule generation, longest remaining chain first, clean before dirty on a tie.
@@ -87,7 +90,7 @@ export function scheduleTasks(
   const hold = (task: Task, until: number): void => {
     for (const need of task.needs) {
       const free = machineFree.get(need.kind);
-      if (free) free[free.indexOf(Math.min(...free))] = until;
+      for (let i = 0; free && i < Math.min(need.count ?? 1, free.length); i += 1) free[free.indexOf(Math.min(...free))] = until;
     }
   };
 
@@ -112,7 +115,7 @@ export function scheduleTasks(
     const ready = waiting.filter((t) => t.after.every((a) => ends.has(a) || !known.has(a)));
     const candidates = ready.map((task) => {
       const fromTasks = Math.max(0, ...task.after.map((a) => ends.get(a) ?? 0));
-      const fromMachines = Math.max(0, ...task.needs.map((n) => Math.min(...(machineFree.get(n.kind) ?? [0]))));
+      const fromMachines = Math.max(0, ...task.needs.map((n) => freeFrom(machineFree.get(n.kind) ?? [], n.count ?? 1)));
       const mayDo = task.cookId ? [[task.cookId, cookFree.get(task.cookId) ?? 0] as const] : [...cookFree.entries()];
       const [cookId, free] = mayDo.reduce((a, b) => (b[1] < a[1] ? b : a), mayDo[0] ?? [firstCook, 0]);
       return { task, cookId, start: Math.max(fromTasks, fromMachines, free) };

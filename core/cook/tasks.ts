@@ -21,7 +21,10 @@ export interface Task {
   handsOnMin: number;
   waitMin: number;
   after: string[];
-  needs: { kind: Step['needs'][number]['kind']; tempC?: number }[];
+  /** Machines it takes, each kind once; several pots stand on as many burners. */
+  needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number }[];
+  /** How much of what is prepared: `1.2 kg`. */
+  amount?: string;
   cue?: string;
   hazards: Step['hazards'];
   /** Clean before dirty: a lower class comes first on the board (reference 1.12). */
@@ -60,6 +63,7 @@ function cleanliness(ingredientId: string, aisle: string | undefined, baby: bool
 }
 
 const notPrepared = new Set(['whole', 'drained', 'cooked', 'rinsed', 'pureed']);
+/** How preparing to a form is said; read the other way round once it is done. */
 const verbs: Readonly<Record<string, string>> = {
   diced: 'Dice',
   sliced: 'Slice',
@@ -72,10 +76,29 @@ const verbs: Readonly<Record<string, string>> = {
   torn: 'Tear',
 };
 
+/** What a batch may take more than one of at the same time. */
+const severalAtOnce: ReadonlySet<string> = new Set(['hob', 'pot', 'steamer']);
+
 interface TaskOptions {
   /** The last run of each piece of work. */
   times?: ReadonlyMap<string, LastTime>;
   units?: UnitSystem;
+}
+
+/** A task in words, for History: `Dice 1.2 kg onions`, or a step as it is written. */
+export const sayTask = (task: Pick<Task, 'title' | 'amount'>): string =>
+  (task.amount ? task.title.replace(' ', ` ${task.amount} `) : task.title).slice(0, 200);
+
+/**
+ * What was done, from a task in words.
+ * @example doneTask('Dice 1.2 kg onions') // 'Diced 1.2 kg onions'
+ */
+export function doneTask(words: string): string {
+  const [first = '', ...rest] = words.split(' ');
+  const form = Object.entries(verbs).find(([, verb]) => verb === first)?.[0];
+  return form
+    ? `${form.slice(0, 1).toUpperCase()}${form.slice(1)} ${rest.join(' ')}`
+    : `Done: ${words.slice(0, 1).toLowerCase()}${words.slice(1)}`;
 }
 
 interface Prep {
@@ -130,6 +153,7 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
     const rate = prepRates.find((r) => r.form === form && r.group === prepGroup(ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
     const total = prep.shares.reduce((sum, s) => sum + s.massG, 0);
     prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
+    prep.task.amount = sayMassIn(units, Math.round(total));
     prep.task.detail =
       prep.shares.length === 1
         ? `${sayMassIn(units, Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}`
@@ -153,7 +177,11 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
         // a bigger pot takes longer to boil, and what does not fit goes in turn
         waitMin: Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
         after: [...new Set([...step.after.map((s) => `step:${batchId}:${s}`), ...waitsFor])],
-        needs: step.needs.map((n) => ({ kind: n.kind, ...(n.tempC !== undefined && { tempC: n.tempC }) })),
+        needs: [...new Map(step.needs.map((n) => [n.kind, n])).values()].map((n) => ({
+          kind: n.kind,
+          ...(n.tempC !== undefined && { tempC: n.tempC }),
+          ...(severalAtOnce.has(n.kind) && { count: scaled.passage?.atOnce[step.id] ?? 1 }),
+        })),
         ...(step.cue && { cue: step.cue }),
         hazards: step.hazards,
         cleanliness: revision.kind === 'puree' ? 0 : 3,

@@ -6,6 +6,7 @@ import {
   capital,
   countOf,
   listOf,
+  pluralOf,
   minuteOfDay,
   quarterDown,
   quarterUp,
@@ -119,4 +120,26 @@ describe('a clock time later', () => {
     );
     expect(clockPlus('23:30', 45)).toBe('00:15');
   });
+});
+
+describe('one and many', () => {
+  it.each([
+    ['leaf', 'leaves'],
+    ['bay leaf', 'bay leaves'],
+    ['loaf', 'loaves'],
+    ['bunch', 'bunches'],
+    ['pinch', 'pinches'],
+    ['potato', 'potatoes'],
+    ['berry', 'berries'],
+    ['tray', 'trays'],
+    ['month', 'months'],
+    ['2.5 cm piece', '2.5 cm pieces'],
+  ])('%s: %s', (one, many) => expect(pluralOf(one)).toBe(many));
+  it.each([
+    [0, '0 portions'],
+    [0.5, '½ portion'],
+    [1, '1 portion'],
+    [1.5, '1½ portions'],
+    [12, '12 portions'],
+  ])('counts %f', (n, says) => expect(countOf(n, 'portion').replace('\u00a0', ' ')).toBe(says));
 });

@@ -53,8 +53,26 @@ export const sayMoney = (cents: number, currency: string, locale: string): strin
 /** The first letter large: names stand at the head of a line. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** One thing or many: `1 tub`, `3 tubs`. */
-export const countOf = (n: number, one: string, many = `${one}s`): string => `${n}${hard}${n === 1 ? one : many}`;
+const irregular: Readonly<Record<string, string>> = { leaf: 'leaves', loaf: 'loaves', half: 'halves', knife: 'knives', person: 'people' };
+
+/**
+ * More than one of a thing, by the rules of English; of several words the last one changes.
+ * @example pluralOf('bay leaf') // 'bay leaves'
+ */
+export function pluralOf(one: string): string {
+  const [, before = '', last = ''] = /^(.*?)([^\s-]*)$/.exec(one) ?? [];
+  const lower = last.toLowerCase();
+  const known = irregular[lower];
+  if (known) return before + known;
+  if (/(?:s|x|z|ch|sh|[^aeiou]o)$/.test(lower) && !/(?:photo|piano)$/.test(lower)) return `${one}es`;
+  return /[^aeiou]y$/.test(lower) ? `${one.slice(0, -1)}ies` : `${one}s`;
+}
+
+/** Up to one thing is one: `½ portion`, `1 tub`; `0 tubs`, `1½ portions`. */
+export const isOne = (n: number): boolean => n > 0 && n <= 1;
+
+/** One thing or many: `1 tub`, `3 tubs`, `½ portion`. */
+export const countOf = (n: number, one: string, many = pluralOf(one)): string => `${sayPortions(n)}${hard}${isOne(n) ? one : many}`;
 
 /** `a`, `a and b`, `a, b and c`. */
 export function listOf(items: readonly string[]): string {

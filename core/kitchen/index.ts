@@ -5,7 +5,20 @@ export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from 
 export { densityFor, gramsOf, type MassResult } from './mass.ts';
 export { measure, wholePieces, type Measured } from './rounding.ts';
 export { measureIn, sayMassIn, sayVolumeIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
-export { capital, countOf, listOf, quarterDown, quarterUp, sayMass, sayMinutes, sayMoney, sayPortions, sayVolume } from './display.ts';
+export {
+  capital,
+  countOf,
+  isOne,
+  listOf,
+  pluralOf,
+  quarterDown,
+  quarterUp,
+  sayMass,
+  sayMinutes,
+  sayMoney,
+  sayPortions,
+  sayVolume,
+} from './display.ts';
 export {
   addDays,
   addMinutes,

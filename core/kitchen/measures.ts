@@ -1,5 +1,5 @@
 import type { Household } from '#core/contract';
-import { sayMass, sayPortions, sayVolume } from './display.ts';
+import { pluralOf, sayMass, sayPortions, sayVolume } from './display.ts';
 import { fromNumber, toNumber } from './rational.ts';
 import { measure, wholePieces } from './rounding.ts';
 import { inBase, unitFacts, type Quantity } from './units.ts';
@@ -221,7 +221,7 @@ export function measureIn(system: UnitSystem, input: MeasureInput): Measure {
   if (unitFacts[quantity.unit].dimension === 'none') {
     const count = Math.max(1, Math.round(n));
     const one = unitFacts[quantity.unit].short;
-    return { text: `${count} ${count === 1 ? one : one === 'pinch' ? 'pinches' : `${one}s`}`, error: 0, how: 'pinch' };
+    return { text: `${count} ${count === 1 ? one : pluralOf(one)}`, error: 0, how: 'pinch' };
   }
   const base = inBase(quantity);
   if (!base) throw new RangeError(`measureIn: ${unitFacts[quantity.unit].short} is neither a mass nor a volume`);

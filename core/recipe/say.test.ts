@@ -105,6 +105,7 @@ const scaled = (loads: Partial<typeof load>, limit?: ScaledRecipe['limit']): Sca
       open: [],
       waits: {},
       hands: {},
+      atOnce: {},
       limit: { vesselId: 'p9', name: 'Big pot', fill: l.fill, loads: l.loads, use: 'pot' },
     },
     ...(limit && { limit }),

@@ -82,6 +82,8 @@ export function fitCheck(input: FitInput): Fit {
             ],
     });
 
+  for (const b of input.batches.filter((x) => !x.flags.cooked)) rows.push(...potRows(b, sayVolume));
+
   for (const base of input.bases ?? []) {
     const have = base.made + base.inStore;
     const draws = base.draws.map((d) => `${sayPortions(quarterUp(d.portions))} for ${d.name}`);
@@ -158,6 +160,39 @@ export function fitCheck(input: FitInput): Fit {
         : `${tightest.name} does not fit: ${tightest.says}`,
     }),
   };
+}
+
+/** Whether a batch at its fullest goes into the pots there are, side by side or one after another. */
+function potRows(b: BatchView, sayVolume: (ml: number) => string): FitRow[] {
+  const passage = b.scaled.passage;
+  const load = passage?.loads.find((l) => l.use === 'pot');
+  if (!load) return [];
+  const atOnce = load.vessels.length;
+  const names = listOf([...new Set(load.vessels.map((v) => v.name))]);
+  const held = `${sayVolume(Math.round(load.eachMl / 50) * 50)} at its fullest`;
+  const more = load.totalMin - load.runMin;
+  const says =
+    load.loads === 1
+      ? `${countOf(b.batch.portions, 'portion')}: ${held}, of ${sayVolume(load.usableMl)} that ${names} may hold`
+      : `${countOf(b.batch.portions, 'portion')}: ${[
+          ...(atOnce > 1 ? [`${countOf(atOnce, 'pot')} side by side (${names})`] : [`one pot (${names})`]),
+          ...(load.rounds > 1 ? [`${countOf(load.rounds, 'round')}, +${sayMinutes(more)}`] : []),
+        ].join(', ')}; ${held} in each`;
+  return [
+    {
+      id: `pot:${b.batch.id}`,
+      name: `Pot for ${b.revision.name}`,
+      need: load.eachMl * load.loads,
+      have: load.usableMl * atOnce,
+      unit: 'ml',
+      fits: load.rounds === 1,
+      says,
+      waysOut:
+        load.rounds === 1
+          ? []
+          : [`cook it in ${countOf(load.rounds, 'round')}: the hours below count them`, 'borrow a larger pot', 'cook fewer portions'],
+    },
+  ];
 }
 
 function sayShort(b: BatchView, sayVolume: (ml: number) => string): string {

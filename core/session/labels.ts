@@ -13,6 +13,7 @@ import {
   type LifeResult,
   type Packable,
   type Rational,
+  isOne,
 } from '#core/kitchen';
 import { outerMl, type LabelContent } from '#core/pack';
 import {
@@ -42,7 +43,7 @@ const unitName: Readonly<Record<string, [string, string]>> = {
 };
 
 /** What one portion of a kind is called. */
-export const portionName = (kind: string, n: number): string => (unitName[kind] ?? ['portion', 'portions'])[n === 1 ? 0 : 1] ?? 'portions';
+export const portionName = (kind: string, n: number): string => (unitName[kind] ?? ['portion', 'portions'])[isOne(n) ? 0 : 1] ?? 'portions';
 
 /** Everything a filled pack snapshots about its food, the same for all packs of a batch. */
 export interface LotFacts {

@@ -1,3 +1,4 @@
+import { doneTask } from '#core/cook';
 import type { TamboEvent } from '#core/contract';
 import { sayMass, sayNear, sayPortions, sayVolume } from '#core/kitchen';
 import type { Stage } from './state.ts';
@@ -46,7 +47,7 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
     case 'taskHanded':
       return `Handed over: ${taskOf(event.data)}`;
     case 'taskDone':
-      return `Done: ${taskOf(event.data)}`;
+      return doneTask(event.data.what ?? 'a task');
     case 'taskSkipped':
       return `Skipped: ${taskOf(event.data)}`;
     case 'taskExtended':

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { EventData, TamboEvent } from '#core/contract';
+import type { Equipment, EventData, TamboEvent } from '#core/contract';
 import { addDays, clockOf, instantAt, minutesBetween } from '#core/kitchen';
+import { scaleRecipe } from '#core/recipe';
 import { foldPack, momentOf, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
@@ -23,6 +24,7 @@ import {
   supplies,
   todayView,
   type BatchFacts,
+  type World,
 } from './index.ts';
 
 const today = '2026-11-24';
@@ -162,6 +164,30 @@ describe('a session, whole', () => {
     const tight = sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions: 60 }]), [], [], world, now);
     expect(tight.fit.fits).toBe(false);
     expect(tight.fit.rows[0]!.waysOut.length).toBeGreaterThan(0);
+  });
+  it('judges the pots in Plan: one, two side by side, or rounds with their minutes', () => {
+    const rowsWith = (portions: number, ...pots: number[]) => {
+      const equipment: Equipment[] = [
+        { id: 'hob', name: 'Hob', kind: 'hob', count: 4 },
+        ...pots.map((litres, i): Equipment => ({ id: `pot${i}`, name: `${litres} L pot`, kind: 'pot', count: 1, litres, diameterMm: 260 })),
+      ];
+      const kitchen: World = {
+        ...world,
+        equipment,
+        scale: (revision, n) =>
+          scaleRecipe(revision, n, { finder: world.finder, scaleStepG: 1, gear: { equipment, containers: world.containers } }),
+      };
+      return sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions }]), [], [], kitchen, now).fit.rows.filter(
+        (r) => r.id === 'pot:b1',
+      );
+    };
+    // 24 portions of 400 ml are 9.6 L and what boils off
+    expect(rowsWith(24, 16)[0]).toMatchObject({ fits: true });
+    expect(rowsWith(24, 8, 8)[0]).toMatchObject({ fits: true, says: expect.stringContaining('pots side by side') as string });
+    const round = rowsWith(24, 8)[0]!;
+    expect(round).toMatchObject({ fits: false, says: expect.stringMatching(/2\srounds, \+\d/) as string });
+    expect(round.need).toBeGreaterThan(9600);
+    expect(rowsWith(24)).toEqual([]);
   });
   it('shares containers between batches, never twice', () => {
     const two = sessionView(

@@ -1,7 +1,16 @@
 import type { Instant, Revision, Session, TamboEvent } from '#core/contract';
-import { coolingClock, scheduleTasks, tasksFor, type CoolingClock, type Progress, type Schedule, type Task } from '#core/cook';
+import {
+  coolingClock,
+  scheduleTasks,
+  tasksFor,
+  type CoolingClock,
+  type Kitchen,
+  type Progress,
+  type Schedule,
+  type Task,
+} from '#core/cook';
 import { minutesBetween, sayPortions } from '#core/kitchen';
-import { splitPot, type ScaledRecipe } from '#core/recipe';
+import { burnersOf, splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, momentOf, roomIn, sharesOf, type PackState } from '#core/store';
 import { baseNeeds, drawnMl, type BaseNeed, type PlannedDish } from './bases.ts';
@@ -149,6 +158,9 @@ export function sessionStanding(
   };
 }
 
+/** Machines of which there are only so many; of a kind that nobody entered there are enough. */
+const limiting = ['oven', 'steamer', 'blender', 'processor', 'microwave', 'pot'] as const;
+
 /**
  * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
  * @param packs packs filled from this session, empty ones too
@@ -161,14 +173,18 @@ export function sessionView(
   now: Instant,
 ): SessionView {
   const { log, found, known, list, tasks, dishes, drawn } = prepare(session, events, world);
-  const count = (kind: string): number => world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+  const capacity: Kitchen['capacity'] = { hob: burnersOf(world), oven: 1 };
+  for (const kind of limiting) {
+    const count = world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+    if (count > 0) capacity[kind] = count;
+  }
   const progress = new Map(
     tasks.flatMap((t): [string, Progress][] => {
       const l = log.tasks.get(t.id);
       return l ? [[t.id, progressOf(t, l, now)]] : [];
     }),
   );
-  const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity: { hob: count('hob') || 4, oven: count('oven') || 1 } }, progress);
+  const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity }, progress);
   const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
 
   const freeAtFirst = freeNow(world.containers, world.usage).map(({ container, free }) => ({ container, free }));

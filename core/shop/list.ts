@@ -8,6 +8,7 @@ import {
   type IngredientFinder,
   type IngredientRow,
   type UnitSystem,
+  pluralOf,
 } from '#core/kitchen';
 import type { ScaledLine } from '#core/recipe';
 import { aisles } from './data/aisles.ts';
@@ -87,7 +88,7 @@ function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow |
   const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
   const each =
     row.pieceName && !['medium', 'large', 'small', 'whole', 'one'].includes(row.pieceName) && !/^\d/.test(row.pieceName)
-      ? ` ${row.pieceName}${pieces > 1 ? 's' : ''}`
+      ? ` ${pieces > 1 ? pluralOf(row.pieceName) : row.pieceName}`
       : '';
   return pieces > 0 && pieces <= 60 ? `${text}, about ${pieces}${each}` : text;
 }

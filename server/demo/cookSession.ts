@@ -1,4 +1,5 @@
 import type { Batch, Session } from '#core/contract';
+import { sayTask } from '#core/cook';
 import { addMinutes, instantAt } from '#core/kitchen';
 import { filledData, packTexts, sessionView, type BatchView, type World } from '#core/session';
 import type { Db } from '../db/index.ts';
@@ -101,7 +102,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
     client.log(addMinutes(start, task.endMin ?? 0), 'taskDone', [session.id], {
       sessionId: session.id,
       taskId: task.id,
-      what: task.title,
+      what: sayTask(task),
       actualMin: Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
     });
   const end = addMinutes(start, planned.schedule?.makespanMin ?? 120);

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { once } from 'node:events';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -25,7 +25,7 @@ const now = '2026-11-24T16:00:00.000Z';
 const folder = mkdtempSync(path.join(tmpdir(), 'tambo-files-'));
 const at = (name: string): string => path.join(folder, name);
 const quiet = (): void => undefined;
-const known = 2;
+const known = readdirSync(migrationsFolder).filter((f) => f.endsWith('.sql')).length;
 let s: TestServer;
 let whole: string;
 let manifest: Manifest;

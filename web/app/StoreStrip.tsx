@@ -1,7 +1,7 @@
 import { useElementSize } from '@mantine/hooks';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { addDays, addMonths, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
+import { addDays, addMonths, countOf, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { StripMark } from '#core/session';
 
@@ -80,9 +80,15 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
     <div
       ref={box.ref}
       className="strip"
-      {...(lettered && { role: 'group', 'aria-label': `${marks.length} packs by best-by day; arrow keys walk them`, onKeyDown: onKey })}
+      {...(lettered && {
+        role: 'group',
+        'aria-label': `${countOf(marks.length, 'pack')} by best-by day; arrow keys walk them`,
+        onKeyDown: onKey,
+      })}
     >
-      {!lettered && <Link to="/store" className="striplink" aria-label={`${marks.length} packs by best-by day: open the store`} />}
+      {!lettered && (
+        <Link to="/store" className="striplink" aria-label={`${countOf(marks.length, 'pack')} by best-by day: open the store`} />
+      )}
       <svg
         ref={svg}
         {...(!lettered && { 'aria-hidden': true })}

@@ -1,3 +1,4 @@
+import { sayTask } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
 import { leftOf, shortTitle, type SessionView, type TaskView } from '#core/session';
 import { again, useCommands } from '../app/commands.ts';
@@ -46,7 +47,7 @@ export function useTaskActions(sessionId: string, now: string) {
   const pending = usePending(sessionId);
   /** What was done here and not sent yet has been seen too. */
   const seen = (t: TaskView): string => pending.get(t.id)?.id ?? t.seen;
-  const base = (t: TaskView) => ({ sessionId, taskId: t.id, what: t.title.slice(0, 200) });
+  const base = (t: TaskView) => ({ sessionId, taskId: t.id, what: sayTask(t) });
   return {
     start: (t: TaskView, cookId?: string) =>
       void log([{ type: 'taskStarted', subjects: [sessionId], seen: seen(t), data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),

@@ -1,5 +1,5 @@
 import type { Place } from '#core/contract';
-import { sayDay, sayPortions } from '#core/kitchen';
+import { countOf, sayDay, sayPortions } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/session';
 import type { PlaceRoom } from '#core/store';
@@ -51,7 +51,7 @@ export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) 
       viewBox={`-3 -3 ${W + 6} ${H + 6}`}
       width="100%"
       role="group"
-      aria-label={`${place.name}: ${packs.length} packs, ${sayVolume(room.freeMl)} free`}
+      aria-label={`${place.name}: ${countOf(packs.length, 'pack')}, ${sayVolume(room.freeMl)} free`}
     >
       <rect x="0" y="0" width={W} height={H} rx="10" fill="var(--pale)" stroke="var(--rim)" strokeWidth="3.5" />
       {zones.map(({ zone, box: { x: zx, y: zy }, packs: mine }, i) => {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
+import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
 import type { EatAnswer, Evening } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -89,7 +89,8 @@ export function Table({ data }: { data: EatAnswer }) {
                     {p.name}
                   </Link>
                   <div className="sub">
-                    {e.packs.filter((x) => x.name === p.name).length} packs{p.status === 'fridge' ? ', thawed' : ''}
+                    {countOf(e.packs.filter((x) => x.name === p.name).length, 'pack')}
+                    {p.status === 'fridge' ? ', thawed' : ''}
                   </div>
                 </div>
               ))}

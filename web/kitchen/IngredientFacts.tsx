@@ -133,7 +133,7 @@ export function Known({ row, data }: { row: IngredientRow; data: LarderAnswer })
   const lines = [
     ...of('4.3:', 'keep').map((k) => ({
       source: k.source,
-      says: `Keeps ${String(k.days)} days: ${String(k.keepWhere)}${k.moisture && k.moisture !== '-' ? `, ${String(k.moisture)}` : ''}.`,
+      says: `Keeps ${String(k.days)} ${String(k.days) === '1' ? 'day' : 'days'}: ${String(k.keepWhere)}${k.moisture && k.moisture !== '-' ? `, ${String(k.moisture)}` : ''}.`,
     })),
     ...of('5.2:', 'blanch').map((k) => ({
       source: k.source,

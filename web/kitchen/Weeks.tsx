@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Meal } from '#core/contract';
-import { monthsOld, sayDay, sayPortions, shortWeekday, withPresence } from '#core/kitchen';
+import { countOf, monthsOld, sayDay, sayPortions, shortWeekday, withPresence } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { Pick } from './fields.tsx';
@@ -77,8 +77,8 @@ export function Weeks({ data }: { data: KitchenAnswer }) {
                 </text>
                 <text x="0" y={y + 36} fontSize="14" fill="var(--quiet)">
                   {e.stage === 'baby'
-                    ? `${e.birthDay ? `${monthsOld(e.birthDay, days[0] ?? e.birthDay)} months, ` : ''}${e.baby?.mealsPerDay ?? 0} meals`
-                    : `${e.stage}, eats ${sayPortions(Math.round(e.appetite * 4) / 4)}`}
+                    ? `${e.birthDay ? `${countOf(monthsOld(e.birthDay, days[0] ?? e.birthDay), 'month')}, ` : ''}${countOf(e.baby?.mealsPerDay ?? 0, 'meal')}`
+                    : `${e.stage}, eats ${sayPortions(e.appetite)}`}
                   {e.needs.includes('lowSalt') ? ', low salt' : ''}
                 </text>
                 {days.map((d, i) => {

@@ -1,4 +1,4 @@
-import { sayMoney, sayPortions } from '#core/kitchen';
+import { countOf, sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
 import { portionName, type RecipeAnswer } from '#core/session';
 import { Link } from 'react-router';
@@ -48,7 +48,7 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
           <b>
             {split.split.dipMl !== undefined
               ? sayVolume(Math.round(split.split.dipMl / 10) * 10)
-              : `${sayPortions(split.split.unsalted)} portions`}
+              : countOf(split.split.unsalted, 'portion')}
           </b>
           . Then salt the other {sayPortions(split.split.salted)} with{' '}
           <b>{split.split.salt.map((x) => `${x.out} ${x.name}`).join(' and ')}</b>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { addDays, isDinner, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
+import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, NotFor, Why } from '../app/ui.tsx';
@@ -74,9 +74,9 @@ export function Lasting({ data }: { data: TodayAnswer }) {
       <div className="cardhead">
         <h2>Dinners last to</h2>
         <Why label="how long dinners last">
-          {sayPortions(r.left)} portions are in store, enough for {dinners.count} whole dinners. Of each portion asked for, about{' '}
-          {Math.round(r.rate.k * 100)} % came from the freezer lately ({r.rate.loggedDays} days with a log). The dates are those on which it
-          is used up with 10, 50 and 90 % likelihood. “Cook by” is{' '}
+          {countOf(r.left, 'portion')} {isOne(r.left) ? 'is' : 'are'} in store, enough for {countOf(dinners.count, 'whole dinner')}. Of each
+          portion asked for, about {Math.round(r.rate.k * 100)} % came from the freezer lately ({r.rate.loggedDays} days with a log). The
+          dates are those on which it is used up with 10, 50 and 90 % likelihood. “Cook by” is{' '}
           {data.supplies.dinners.runway.parDay
             ? `3 days before a week’s dinners are left (${sayDay(data.supplies.dinners.runway.parDay)})`
             : 'open'}

@@ -35,6 +35,8 @@ export interface Passage {
   open: ('noPots' | 'noVolume' | 'noTray' | 'noSteamer' | 'noBowl')[];
   /** Minutes that a step waits longer, or shorter, than at the written size. */
   waits: Record<string, number>;
+  /** Pots, or tiers of a steamer, that a step takes at the same time. */
+  atOnce: Record<string, number>;
   /** More minutes of hands for the loads after the first. */
   hands: Record<string, number>;
 }

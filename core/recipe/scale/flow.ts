@@ -26,12 +26,23 @@ export function lidOf(step: Pick<Step, 'text' | 'lid'>): 'off' | 'ajar' | 'on' {
   return 'off';
 }
 
-const onHob = (step: Step): boolean => step.needs.some((n) => n.kind === 'hob' || n.kind === 'pot');
+/** On a burner: said by what it needs, or, where nothing is said, by its words. */
+const onHob = (step: Step): boolean =>
+  step.needs.some((n) => n.kind === 'hob' || n.kind === 'pot') ||
+  (step.needs.length === 0 && step.waitMin > 0 && simmerWords.test(step.text));
 
-function bowlOf(step: Step): FlowStep['bowl'] {
-  if (!step.needs.some((n) => n.kind === 'processor' || n.kind === 'blender')) return undefined;
-  if (step.hazards.includes('hotBlending')) return 'hot';
-  return /\b(blend|pur[ée]e|smooth|paste)\b/i.test(step.text) ? 'puree' : 'pulse';
+const heats = (step: Step): boolean => onHob(step) || step.needs.some((n) => n.kind === 'oven' || n.kind === 'steamer');
+const coolWords = /\b(cool|chill|cold|lukewarm|room temperature)/i;
+const pureeWords = /\b(blend|blitz|pur[ée]e|smooth|paste)/i;
+const inThePot = /\b(stick|hand|immersion)[- ]blend/i;
+
+/** What a bowl is used for; `before` are the steps it waits for, the nearest first. */
+function bowlOf(step: Step, before: readonly Step[]): FlowStep['bowl'] {
+  if (!step.needs.some((n) => n.kind === 'processor' || n.kind === 'blender') || inThePot.test(step.text)) return undefined;
+  if (!pureeWords.test(step.text)) return 'pulse';
+  // hot from the hob or the oven, unless it stood to cool on the way
+  const turning = coolWords.test(step.text) ? undefined : before.find((s) => heats(s) || coolWords.test(s.text));
+  return turning && !coolWords.test(turning.text) ? 'hot' : 'puree';
 }
 
 const known = new WeakMap<Revision, FlowStep[]>();
@@ -39,18 +50,22 @@ const known = new WeakMap<Revision, FlowStep[]>();
 /**
  * What each step holds and does, worked out once from a revision, since revisions never change.
  * A step holds what it takes itself and what the steps it waits for hold; steps that wait for each other in a circle hold only their own.
+ * A line of the batch that no step names counts as in the pot from the first time there is one: a pot is never fuller than it was reckoned.
  */
 export function flowOf(revision: Revision): readonly FlowStep[] {
   const found = known.get(revision);
   if (found) return found;
   const byId = new Map(revision.steps.map((s) => [s.id, s]));
   const memo = new Map<string, Map<string, number>>();
+  const bound = new Set(revision.steps.flatMap((s) => s.uses.map((u) => u.lineId)));
+  const unbound = revision.lines.flatMap((l) => (l.moment === 'batch' && !bound.has(l.id) ? [l.id] : []));
   const holds = (step: Step, path: ReadonlySet<string>): Map<string, number> => {
     const ready = memo.get(step.id);
     if (ready) return ready;
     const sum = new Map<string, number>();
     const add = (lineId: string, share: number): void => void sum.set(lineId, Math.min(1, (sum.get(lineId) ?? 0) + share));
     for (const use of step.uses) add(use.lineId, use.share);
+    if (onHob(step)) for (const lineId of unbound) add(lineId, 1);
     const seen = new Set<string>();
     for (const id of step.after) {
       const before = byId.get(id);
@@ -61,9 +76,19 @@ export function flowOf(revision: Revision): readonly FlowStep[] {
     memo.set(step.id, sum);
     return sum;
   };
+  /** The steps one waits for, the nearest first. */
+  const before = (step: Step): Step[] => {
+    const list: Step[] = [];
+    const seen = new Set([step.id]);
+    for (let near = [step]; near.length > 0;) {
+      near = near.flatMap((s) => s.after.flatMap((id) => byId.get(id) ?? [])).filter((s) => !seen.has(s.id) && seen.add(s.id));
+      list.push(...near);
+    }
+    return list;
+  };
   const strains = revision.steps.flatMap((s, i) => (strainWords.test(s.text) ? [i] : []));
   const flow = revision.steps.map((step, i): FlowStep => {
-    const bowl = bowlOf(step);
+    const bowl = bowlOf(step, before(step));
     // "bring to the boil, then simmer" is both
     const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text.replace(boilUpWords, ''));
     return {

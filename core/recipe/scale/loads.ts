@@ -1,5 +1,6 @@
 import type { Equipment, Revision } from '#core/contract';
-import type { Because, IngredientFinder } from '#core/kitchen';
+import { trueDensity } from '#core/heat';
+import type { Because } from '#core/kitchen';
 import { roastLayerMm } from '../data/index.ts';
 import { massIn, type Load, type Passage, type PassageInput } from './contents.ts';
 import type { FlowStep } from './flow.ts';
@@ -34,22 +35,30 @@ function inTurn(
 /** The same volume, to the brim. */
 const level = (ml: number): Pick<Usable, 'ml' | 'brimMl'> => ({ ml, brimMl: ml });
 
-/** Loose volume of what lies on a tray or in a steamer, by each line's own density; undefined when one is not known. */
-function looseMl(flow: FlowStep, massG: ReadonlyMap<string, number>, revision: Revision, finder: IngredientFinder): number | undefined {
+/**
+ * Loose volume of pieces, by each line's own density; undefined when one is not known.
+ * @param shares what counts of each line: what a step takes itself, or all that it holds
+ */
+function looseMl(
+  shares: Iterable<readonly [lineId: string, share: number]>,
+  { massG, revision, finder }: Pick<PassageInput, 'massG' | 'revision' | 'finder'>,
+): number | undefined {
   let ml = 0;
-  for (const [lineId] of flow.holds) {
-    const use = flow.step.uses.find((u) => u.lineId === lineId);
-    const line = use && revision.lines.find((l) => l.id === lineId);
-    if (!use || !line || line.item.type !== 'ingredient') continue;
+  for (const [lineId, share] of shares) {
+    const line = revision.lines.find((l) => l.id === lineId);
+    if (line?.item.type !== 'ingredient') continue;
     const row = finder.byId(line.item.id);
     if (!row || row.aisle === 'oils_sauces' || row.aisle === 'spices') continue;
     const density = row.density.chopped ?? row.density.whole;
-    const g = (massG.get(lineId) ?? 0) * use.share;
+    const g = (massG.get(lineId) ?? 0) * share;
     if (g > 0 && density === undefined) return undefined;
     if (density !== undefined) ml += g / density;
   }
   return ml;
 }
+
+/** What a step takes itself. */
+const own = (flow: FlowStep) => flow.step.uses.map((u) => [u.lineId, u.share] as const);
 
 /** The pan a dish is baked in: the first foil or metal pan the household has. */
 export const panOf = (gear: Gear, revision: Revision): Gear['containers'][number] | undefined => {
@@ -87,7 +96,7 @@ export function ovenLoad(flow: FlowStep, input: PassageInput, total: number, ope
     open.push('noTray');
     return undefined;
   }
-  const loose = looseMl(flow, input.massG, input.revision, input.finder);
+  const loose = looseMl(own(flow), input);
   if (loose === undefined || loose === 0) return undefined;
   const layer = flow.step.uses.reduce((mm, u) => Math.max(mm, input.revision.lines.find((l) => l.id === u.lineId)?.sizeMm ?? 0), 0);
   const trayMl = ((tray.widthMm ?? 0) * (tray.depthMm ?? 0) * (layer > 0 ? Math.min(layer, roastLayerMm) : roastLayerMm)) / 1000;
@@ -99,7 +108,13 @@ export function ovenLoad(flow: FlowStep, input: PassageInput, total: number, ope
 }
 
 export function bowlLoad(flow: FlowStep, input: PassageInput, total: number, open: Passage['open']): Load | undefined {
-  if (!flow.bowl || input.finishedMl === undefined || total <= 0) return undefined;
+  if (!flow.bowl || total <= 0) return undefined;
+  // pieces lie loose in the bowl; a puree is its share of what comes out, or, where nobody knows that, all that goes in
+  const inside = massIn(flow, input.massG);
+  const smooth = input.finishedMl === undefined ? inside / trueDensity() : input.finishedMl * (inside / total);
+  const loose = flow.bowl === 'pulse' ? looseMl(flow.step.uses.length > 0 ? own(flow) : flow.holds, input) : undefined;
+  const ml = loose === undefined || loose === 0 ? smooth : loose;
+  if (ml <= 0) return undefined;
   const kinds = flow.step.needs.map((n) => n.kind);
   const bowls = input.gear.equipment
     .filter((e) => (e.kind === 'processor' || e.kind === 'blender') && e.count > 0)
@@ -115,7 +130,6 @@ export function bowlLoad(flow: FlowStep, input: PassageInput, total: number, ope
     open.push('noBowl');
     return undefined;
   }
-  const ml = input.finishedMl * (massIn(flow, input.massG) / total);
   const l = equalLoads(ml, bowl.usable.ml);
   return inTurn('bowl', flow, bowl.e, bowl.usable, l, flow.step.handsOnMin, bowl.usable.because);
 }
@@ -126,7 +140,7 @@ export function steamLoad(flow: FlowStep, input: PassageInput, open: Passage['op
     open.push('noSteamer');
     return undefined;
   }
-  const loose = looseMl(flow, input.massG, input.revision, input.finder);
+  const loose = looseMl(own(flow), input);
   if (loose === undefined || loose === 0) return undefined;
   const usable = steamer.litres * 1000 * steamer.count;
   const l = equalLoads(loose, usable);

@@ -11,15 +11,18 @@ function loadOf(flow: FlowStep, input: PassageInput, open: Passage['open']): Loa
   return flow.step.needs.some((n) => n.kind === 'oven') ? ovenLoad(flow, input, total(input.massG, input.revision), open) : undefined;
 }
 
+/** Tiers of the steamer, each a place of its own. */
+const tiersOf = (gear: PassageInput['gear']): number => gear.equipment.find((e) => e.kind === 'steamer' && e.count > 0)?.count ?? 1;
+
 /**
  * What a batch goes through at its size: pots, bowls, oven and steamer with equal loads and times, what boils off, how long it takes to boil,
  * and the vessel that fills up first.
  * Laws: at the written size no step waits longer than it is written; loads x each is what goes in; the boil-off of one pot does not grow with the batch.
  */
 export function passageOf(input: PassageInput): Passage {
-  const { revision, massG, writtenMassG, finishedMl, writtenMl } = input;
+  const { revision, massG, writtenMassG, finishedMl, writtenMl, gear } = input;
   const flow = flowOf(revision);
-  const passage: Passage = { loads: [], open: [], waits: {}, hands: {} };
+  const passage: Passage = { loads: [], open: [], waits: {}, hands: {}, atOnce: {} };
   const sum = total(massG, revision);
   const potSteps = flow.filter((f) => onHob(f.step) && !steams(f));
   if (potSteps.length > 0) potPassage(passage, input, potSteps, sum);
@@ -27,6 +30,7 @@ export function passageOf(input: PassageInput): Passage {
     const load = loadOf(f, input, passage.open);
     if (!load) continue;
     passage.loads.push(load);
+    if (load.use === 'steamer') passage.atOnce[f.step.id] = Math.max(1, Math.ceil((load.eachMl / load.usableMl) * tiersOf(gear) - 1e-9));
     // the written minutes hold for the loads of the written size; each further one is set up, run and emptied too
     const more = load.loads > 1 ? load.loads - (loadOf(f, { ...input, massG: writtenMassG, finishedMl: writtenMl }, [])?.loads ?? 1) : 0;
     if (more === 0) continue;

@@ -40,6 +40,11 @@ function lossOf(pot: Pot, simmers: readonly NonNullable<FlowStep['simmer']>[]): 
   return sum;
 }
 
+/** Pots that can stand on the hob at once; a hob that nobody entered has the usual four burners. */
+const usualBurners = 4;
+export const burnersOf = (gear: Pick<Gear, 'equipment'>): number =>
+  gear.equipment.filter((e) => e.kind === 'hob').reduce((s, e) => s + e.count, 0) || usualBurners;
+
 interface PotChoice {
   pots: Pot[];
   loads: number;
@@ -50,22 +55,26 @@ interface PotChoice {
 
 const most = 40;
 
+/** How full one pot gets with its share of the loads. */
+const heldMl = (full: Fullest, loads: number, lostMl: number): number =>
+  Math.max(full.keptMl === undefined ? 0 : full.keptMl / loads + lostMl, full.inMl / loads);
+
 /**
  * The pots for a volume: the smallest that holds it with what boils off, else equal loads, standing side by side when that saves a round.
  */
 function choosePots(
-  fullMl: number,
+  full: Fullest,
   pots: readonly Pot[],
   simmers: readonly NonNullable<FlowStep['simmer']>[],
-  keeps: boolean,
+  burners: number,
 ): PotChoice | undefined {
   let best: PotChoice | undefined;
   for (let loads = 1; loads <= most; loads += 1) {
-    const fits = pots.filter((p) => fullMl / loads + (keeps ? lossOf(p, simmers).value : 0) <= p.usable.ml + 1e-6);
+    const fits = pots.filter((p) => heldMl(full, loads, lossOf(p, simmers).value) <= p.usable.ml + 1e-6);
     const [first] = fits;
     if (!first) continue;
-    const atOnce = Math.min(loads, fits.length);
-    const rounds = Math.ceil(loads / fits.length);
+    const atOnce = Math.min(loads, fits.length, burners);
+    const rounds = Math.ceil(loads / Math.min(fits.length, burners));
     if (best && rounds >= best.rounds) {
       if (loads > best.loads + 2) break;
       continue;
@@ -80,7 +89,7 @@ function choosePots(
       lost.value += l.value;
       lost.high += l.high;
     }
-    best = { pots: used, loads, rounds, eachMl: fullMl / loads + (keeps ? lost.value / loads : 0), lost };
+    best = { pots: used, loads, rounds, eachMl: heldMl(full, loads, lost.value / loads), lost };
     if (rounds === 1) break;
   }
   return best;
@@ -88,12 +97,15 @@ function choosePots(
 
 interface Fullest {
   flow: FlowStep;
-  ml: number;
-  /** The volume stays and water boils off on top of it; not so for what is strained. */
-  keeps: boolean;
+  /** All that is in it, by weight. */
+  inMl: number;
+  /** Its share of what comes out, on top of which water boils off; not so for what is strained, nor where nobody knows what comes out. */
+  keptMl?: number;
 }
 
-/** The fullest a pot gets: its share of what comes out, or, when something is strained out, all that is in it. */
+const fullOf = (f: Fullest): number => Math.max(f.inMl, f.keptMl ?? 0);
+
+/** The fullest a pot gets: all that went in by then, or its share of what comes out where that is more. */
 function fullest(
   steps: readonly FlowStep[],
   massG: ReadonlyMap<string, number>,
@@ -104,12 +116,12 @@ function fullest(
   for (const flow of steps) {
     const inside = massIn(flow, massG);
     if (inside <= 0) continue;
-    const found: Fullest | undefined = flow.strainedLater
-      ? { flow, ml: inside / trueDensity(), keeps: false }
-      : finishedMl === undefined || totalG <= 0
-        ? undefined
-        : { flow, ml: finishedMl * (inside / totalG), keeps: true };
-    if (found && (!best || found.ml > best.ml)) best = found;
+    const found: Fullest = {
+      flow,
+      inMl: inside / trueDensity(),
+      ...(!flow.strainedLater && finishedMl !== undefined && totalG > 0 && { keptMl: finishedMl * (inside / totalG) }),
+    };
+    if (!best || fullOf(found) > fullOf(best)) best = found;
   }
   return best;
 }
@@ -135,12 +147,15 @@ export function potPassage(passage: Passage, input: PassageInput, potSteps: read
   const half = massIn(full.flow, massG) / 2;
   const simmering = potSteps.filter((f) => f.simmer && massIn(f, massG) >= half);
   const simmers = simmering.flatMap((f) => f.simmer ?? []);
-  const now = choosePots(full.ml, pots, simmers, full.keeps);
-  const then = choosePots(before.ml, all, simmers, before.keeps);
+  const burners = burnersOf(gear);
+  const now = choosePots(full, pots, simmers, burners);
+  const then = choosePots(before, all, simmers, burners);
   if (!now || !then) return;
   const [pot] = now.pots;
   if (!pot) return;
   const run = full.flow.step.waitMin;
+  // each pot stands on a burner of its own while it is as full as this
+  for (const f of potSteps) if (massIn(f, massG) >= half) passage.atOnce[f.step.id] = now.pots.length;
   passage.loads.push({
     use: 'pot',
     stepId: full.flow.step.id,
@@ -200,6 +215,6 @@ export function factorThatFills(input: Omit<PassageInput, 'massG' | 'finishedMl'
   if (!full || !usable) return undefined;
   const half = massIn(full.flow, writtenMassG) / 2;
   const simmers = potSteps.filter((f) => f.simmer && massIn(f, writtenMassG) >= half).flatMap((f) => f.simmer ?? []);
-  const lost = full.keeps ? lossOf({ equipment: vessel, usable }, simmers).value : 0;
-  return (usable.ml - lost) / full.ml;
+  const lost = lossOf({ equipment: vessel, usable }, simmers).value;
+  return Math.min(full.keptMl === undefined ? Infinity : (usable.ml - lost) / full.keptMl, usable.ml / full.inMl);
 }

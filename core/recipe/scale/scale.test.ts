@@ -260,6 +260,87 @@ describe('boil-off and the time to boil', () => {
   });
 });
 
+describe('the pot at its fullest', () => {
+  const loadOf = (revision: ReturnType<typeof testRevision>, factor: string, use: 'pot' | 'bowl', o: typeof options = options) =>
+    scaleBy(revision, factor, o).passage!.loads.find((l) => l.use === use);
+
+  it('counts lines that no step names, whatever the serving', () => {
+    for (const serving of [
+      { amount: 400, unit: 'ml' as const },
+      { amount: 400, unit: 'g' as const },
+    ]) {
+      const bare = testRevision({ ...stew, id: `bare-${serving.unit}`, serving, steps: stew.steps.map((s) => ({ ...s, uses: [] })) });
+      const bound = testRevision({ ...stew, id: `bound-${serving.unit}`, serving });
+      expect(loadOf(bare, '1', 'pot')!.eachMl).toBeGreaterThanOrEqual(loadOf(bound, '1', 'pot')!.eachMl - 1);
+      expect(loadOf(bare, '1', 'pot')!.eachMl).toBeGreaterThan(2300);
+    }
+  });
+  it('is at least what went in, where less is said to come out', () => {
+    // 2.66 kg of squash, water and salt of which only 1.2 L is said to come out
+    const thick = testRevision({ ...stew, id: 'thick', servings: 3 });
+    expect(loadOf(thick, '1', 'pot')!.eachMl).toBeGreaterThan(2400);
+  });
+  it('reads a simmer from its words where nothing says what it needs', () => {
+    const own = testRevision({ ...stew, id: 'own', steps: [step('all', { text: 'Simmer everything for 45 minutes.', waitMin: 45 })] });
+    expect(loadOf(own, '1', 'pot')!.eachMl).toBeGreaterThan(2300);
+  });
+  it('takes no more pots at once than there are burners', () => {
+    const one: Gear = { equipment: [{ ...hob, count: 1 }, pot('p9', 9, 260), pot('p5', 5.4, 280)], containers: [] };
+    const s = to({ by: 'litres', ml: 6200 }, stew, { ...options, gear: one });
+    const load = s.passage!.loads.find((l) => l.use === 'pot')!;
+    expect(load.vessels).toHaveLength(1);
+    expect(load.rounds).toBe(load.loads);
+  });
+  it.each(['1/2', '1', '2', '5', '12'])('never fills a pot above its limit, at %s times', (f) => {
+    const load = loadOf(stew, f, 'pot');
+    if (load) expect(load.eachMl).toBeLessThanOrEqual(load.usableMl * 1.0001);
+  });
+});
+
+describe('the bowl', () => {
+  const jug: Equipment = { id: 'jug', name: 'Jug', kind: 'blender', count: 1, litres: 1.5 };
+  const bowl: Equipment = { id: 'bowl', name: 'Bowl', kind: 'processor', count: 1, litres: 2 };
+  const o = { ...options, gear: gear(pot('p9', 9, 260), jug, bowl) };
+  const chop = (id: string, text: string, amountG: string) =>
+    testRevision({
+      ...stew,
+      id,
+      lines: [testLine('parsley', { name: 'parsley', amount: amountG, item: { type: 'ingredient', id: 'parsley' }, form: 'chopped' })],
+      steps: [step('chop', { text, uses: [{ lineId: 'parsley', share: 1 }], needs: [{ kind: 'processor' }] })],
+    });
+  it('is loaded by the loose volume of what is chopped', () => {
+    const row = finder.byId('parsley')!;
+    const loose = 600 / (row.density.chopped ?? row.density.whole)!;
+    const load = scaleBy(chop('herbs', 'Pulse the parsley.', '600'), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
+    // half of 2 L at a time
+    expect(load.loads).toBe(Math.ceil(loose / 1000));
+    expect(load.eachMl * load.loads).toBeCloseTo(loose, 6);
+  });
+  const blend = (id: string, text: string, between: string) =>
+    testRevision({
+      ...stew,
+      id,
+      steps: [
+        ...stew.steps,
+        step('rest', { text: between, after: ['salt'], waitMin: 20 }),
+        step('blend', { text, needs: [{ kind: 'blender' }], after: ['rest'] }),
+      ],
+    });
+  it.each([
+    ['Blend it smooth.', 'Let it stand.', 'hot'],
+    ['Blitz it.', 'Let it stand.', 'hot'],
+    ['Blend it smooth.', 'Let it cool to lukewarm.', 'puree'],
+    ['Blend it smooth once cold.', 'Let it stand.', 'puree'],
+  ])('“%s” after “%s” is %s', (text, between, bowlUse) => {
+    const load = scaleBy(blend(text + between, text, between), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
+    expect(load.because).toContainEqual(expect.objectContaining({ params: { action: bowlUse } }));
+  });
+  it('is not needed by a blender that goes into the pot', () =>
+    expect(
+      scaleBy(blend('stick', 'Puree it with a stick blender.', 'Let it stand.'), '1', o).passage!.loads.some((l) => l.use === 'bowl'),
+    ).toBe(false));
+});
+
 const withRule = (scaling: Line['scaling'], over: Partial<Line> = {}) =>
   testRevision({
     ...stew,
