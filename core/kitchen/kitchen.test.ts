@@ -232,3 +232,54 @@ describe('finding an ingredient', () => {
   it('finds by the beginning of a name first', () => expect(finder.search('car')[0]?.name.startsWith('car')).toBe(true));
   it('reads an exact rational', () => expect(toNumber('3/4')).toBe(0.75));
 });
+
+describe('the food finder takes a name only when nothing of it is left over', () => {
+  const finder = ingredientFinder(ingredientRows);
+  it.each([
+    ['3 large red onions', 'onion'],
+    ['coconut milk', 'coconut_milk'],
+    ['roasted peppers', 'pepper_sweet'],
+    ['2 peppers, sliced', 'pepper_sweet'],
+    ['1 tsp pepper', 'pepper_black'],
+    ['egg noodles', 'noodle_egg'],
+    ['tofu', 'tofu'],
+    ['chicken breasts', 'chicken_breast'],
+    ['buttermilk', 'buttermilk'],
+    ['2 bay leaves', 'bay_leaf'],
+    ['free-range eggs', 'egg'],
+    ['3 garlic cloves, crushed', 'garlic'],
+    ['finely chopped flat parsley', 'parsley'],
+    ['ground turmeric', 'turmeric'],
+    ['turmeric', 'turmeric'],
+  ])('%s', (written, id) => expect(finder.match(written)?.id).toBe(id));
+  it.each([
+    ['vanilla sugar', 'sugar_white'],
+    ['condensed milk', 'milk'],
+    ['rose water', 'water'],
+    ['lemon grass', 'lemon'],
+    ['vegan butter', 'butter'],
+    ['gluten-free flour', 'flour_plain'],
+    ['red wine vinegar', 'vinegar'],
+    ['peanut noodles with egg', 'egg'],
+  ])('%s is offered, not taken', (written, id) => {
+    expect(finder.match(written)).toBeUndefined();
+    expect(finder.read(written)?.row.id).toBe(id);
+    expect(finder.read(written)?.over.length).toBeGreaterThan(0);
+  });
+  it('offers a bare name that several foods have', () => {
+    expect(finder.match('pork shoulder')).toBeUndefined();
+    expect(finder.read('pork shoulder')).toMatchObject({ over: [], sure: false });
+  });
+  it('takes every name of the table as itself, and never with another word before it that it does not know', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...ingredientRows.flatMap((r) => [r.name, ...r.otherNames])),
+        fc.constantFrom('glimmer', 'moss', 'sparrow'),
+        (name, noun) => {
+          expect(finder.match(name), name).toBeDefined();
+          expect(finder.match(`${noun} ${name}`), `${noun} ${name}`).toBeUndefined();
+        },
+      ),
+    );
+  });
+});

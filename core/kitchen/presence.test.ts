@@ -44,4 +44,11 @@ describe('guests', () => {
     expect(withGuests(visits, today, 4, today)).toEqual([{ day: today, meal: 'dinner', plates: 4 }]);
     expect(withGuests(visits, today, 0, today)).toEqual([]);
   });
+  it('keep what one of them must not eat while more come and go, until they are gone', () => {
+    const said = withGuests([], today, 1, today, ['al_treenut']);
+    const more = withGuests(said, today, 3, today);
+    expect(more).toEqual([{ day: today, meal: 'dinner', plates: 3, allergens: ['al_treenut'] }]);
+    expect(withGuests(more, today, 3, today, [])).toEqual([{ day: today, meal: 'dinner', plates: 3 }]);
+    expect(withGuests(withGuests(more, today, 0, today), today, 1, today)).toEqual([{ day: today, meal: 'dinner', plates: 1 }]);
+  });
 });

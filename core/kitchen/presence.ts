@@ -61,8 +61,18 @@ export function withPresence(eater: Eater, day: Day, meal: Meal, present: boolea
   };
 }
 
-/** Guests at one dinner, zero for none; visits before today are let go. */
-export const withGuests = (visits: readonly Guests[], day: Day, plates: number, today: Day): Guests[] => [
-  ...visits.filter((g) => g.day >= today && (g.day !== day || g.meal !== 'dinner')),
-  ...(plates > 0 ? [{ day, meal: 'dinner' as const, plates }] : []),
-];
+/** The guests of one dinner. */
+export const guestsAt = (visits: readonly Guests[], day: Day): Guests | undefined =>
+  visits.find((g) => g.day === day && g.meal === 'dinner');
+
+/**
+ * Guests at one dinner, zero for none; visits before today are let go.
+ * @param allergens what one of them must not eat; what was said before stays when it is left out
+ */
+export function withGuests(visits: readonly Guests[], day: Day, plates: number, today: Day, allergens?: readonly string[]): Guests[] {
+  const must = allergens ?? guestsAt(visits, day)?.allergens ?? [];
+  return [
+    ...visits.filter((g) => g.day >= today && (g.day !== day || g.meal !== 'dinner')),
+    ...(plates > 0 ? [{ day, meal: 'dinner' as const, plates, ...(must.length > 0 && { allergens: [...must] }) }] : []),
+  ];
+}

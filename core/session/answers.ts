@@ -59,6 +59,8 @@ export interface FrameAnswer {
   open: SessionBrief[];
   /** What a household has to begin with; the welcome walks through what is missing. */
   setup: { eaters: boolean; gear: boolean; packs: boolean; session: boolean };
+  /** Plain name by allergen code. */
+  allergenNames: Record<string, string>;
 }
 
 export interface TodayAnswer {
@@ -240,6 +242,9 @@ export interface KitchenAnswer {
   /** Plain name by allergen code. */
   allergenNames: Record<string, string>;
 }
+
+/** What a written name means: a food, or, where that is not certain, foods that may be meant. */
+export type MeansAnswer = { taken: IngredientRow } | { taken?: undefined; offers: IngredientRow[] };
 
 /** Ingredients with what this household changed, added and weighed. */
 export interface LarderAnswer {

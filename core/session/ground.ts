@@ -187,7 +187,8 @@ function withWeighed(
 export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
   const heard = new Set(ground.heard);
   const changes = waiting.writes.filter((w) => !heard.has(w.writeId)).flatMap((w) => w.changes);
-  const events = effective(waiting.events.filter((e) => !heard.has(e.id)));
+  const fresh = waiting.events.filter((e) => !heard.has(e.id));
+  const events = effective(fresh);
   const packs = new Map(ground.packs.map((p) => [p.packId, p]));
   for (const [, list] of ground.sessionPacks) for (const p of list) if (!packs.has(p.packId)) packs.set(p.packId, p);
   const usage = new Map(ground.usage);
@@ -199,7 +200,6 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
   const sessionIds = new Set(sessions.map((s) => s.id));
   for (const event of events) {
     for (const subject of event.subjects) {
-      if (sessionIds.has(subject)) sessionEvents.set(subject, [...(sessionEvents.get(subject) ?? []), event]);
       const before = packs.get(subject);
       const after = applyEvent(before, event, subject);
       if (!after) continue;
@@ -223,8 +223,11 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
       });
     }
   }
+  // a session's log takes back by itself, and knows what was seen
+  for (const event of fresh)
+    for (const subject of event.subjects)
+      if (sessionIds.has(subject)) sessionEvents.set(subject, [...(sessionEvents.get(subject) ?? []), event]);
   // what was done and taken back here has been seen, though it left nothing behind
-  const fresh = waiting.events.filter((e) => !heard.has(e.id));
   for (const subject of new Set(fresh.flatMap((e) => (e.type === 'undone' ? e.subjects : [])))) {
     const pack = packs.get(subject);
     const seen = newestOf(fresh, subject);

@@ -1,6 +1,6 @@
 export * from './answer/index.ts';
 export { afterWaiting, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
-export { batchView, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
+export { batchView, cubeMlOf, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
 export { countedPacks } from './countPacks.ts';
 export { dinnerFood, dinnerQuarters, dinnersLeft, type DinnerFood } from './dinners.ts';
 export { labelAllergy, labelSays, packAllergens, packWarnings, printAgain, sayWarning, tableOf } from './allergy.ts';

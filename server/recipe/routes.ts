@@ -1,10 +1,19 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import type { Revision } from '#core/contract';
+import type { Container, Revision } from '#core/contract';
 import { refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, allergenWarnings, canPlan, draftRecipe, readRecipeFile } from '#core/recipe';
-import { allergensOf, learnedFrom, sayWarning, sharesNow, type ReadAnswer, type RecipeBrief } from '#core/session';
+import { allergenLines, allergenWarnings, canPlan, draftRecipe, readRecipeFile, type RecipeDraft } from '#core/recipe';
+import {
+  allergensOf,
+  cubeMlOf,
+  learnedFrom,
+  sayWarning,
+  sharesNow,
+  type MeansAnswer,
+  type ReadAnswer,
+  type RecipeBrief,
+} from '#core/session';
 import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
@@ -13,6 +22,14 @@ import { recipeAnswer } from './one.ts';
 import { starters } from './starters.ts';
 
 const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
+
+/** Cubes are those of the household's own tray. */
+function inOwnTray(draft: RecipeDraft, containers: readonly Container[]): RecipeDraft {
+  const cubeMl = cubeMlOf(draft.revision, containers);
+  return cubeMl === undefined
+    ? draft
+    : { ...draft, revision: { ...draft.revision, cubeMl, serving: { ...draft.revision.serving, amount: cubeMl } } };
+}
 
 /** Portions in store by recipe: what every other page counts, so without what was probably eaten or is past. */
 function inStore(ctx: Context): Map<string, number> {
@@ -91,10 +108,14 @@ export function recipeRoutes(ctx: Context): Router {
           { path: parsed.data.fileName, expected: 'a recipe in JSON-LD', got: file.detail },
         ]);
       const { finder } = referenceOf(ctx.db);
+      const { containers } = worldOf(ctx.db);
       return {
         drafts: file.recipes.map((recipe, n) => {
           let next = 0;
-          return draftRecipe(recipe, finder, () => `d${n}-${(next += 1)}`);
+          return inOwnTray(
+            draftRecipe(recipe, finder, () => `d${n}-${(next += 1)}`),
+            containers,
+          );
         }),
       };
     }),
@@ -102,6 +123,17 @@ export function recipeRoutes(ctx: Context): Router {
   r.get(
     '/ingredients',
     answer((req) => referenceOf(ctx.db).finder.search(typeof req.query.q === 'string' ? req.query.q : '', 12)),
+  );
+  r.get(
+    '/ingredients/means',
+    answer((req): MeansAnswer => {
+      const { finder } = referenceOf(ctx.db);
+      const q = typeof req.query.q === 'string' ? req.query.q : '';
+      const found = finder.read(q);
+      return found?.sure
+        ? { taken: found.row }
+        : { offers: [...new Set([...(found ? [found.row] : []), ...finder.search(q, 3)])].slice(0, 3) };
+    }),
   );
   r.get(
     '/lives',

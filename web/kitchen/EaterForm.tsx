@@ -3,6 +3,7 @@ import type { Eater, Meal } from '#core/contract';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { AwayDays } from './AwayDays.tsx';
+import { AllergenChips } from '../app/AllergenChips.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
 
@@ -17,15 +18,7 @@ const stages = [
 ] as const;
 
 /** Who eats: appetite, what they must not eat, which meals on which days, a rota. */
-export function EaterForm({
-  eater,
-  allergenNames,
-  onClose,
-}: {
-  eater: Eater | undefined;
-  allergenNames: Record<string, string>;
-  onClose: () => void;
-}) {
+export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClose: () => void }) {
   const { write } = useCommands();
   const today = useFrameQuery().data?.today ?? '2026-01-01';
   const [e, setE] = useState<Eater>(eater ?? newEater());
@@ -184,17 +177,7 @@ export function EaterForm({
       <AwayDays away={e.presence.away} today={today} onChange={(away) => setE({ ...e, presence: { ...e.presence, away } })} />
       <div>
         <span className="lab">Must not eat</span>
-        <div className="chips">
-          {Object.entries(allergenNames).map(([id, name]) => (
-            <Toggle
-              key={id}
-              on={e.allergens.includes(id)}
-              onChange={(yes) => setE({ ...e, allergens: yes ? [...e.allergens, id] : e.allergens.filter((x) => x !== id) })}
-            >
-              {name}
-            </Toggle>
-          ))}
-        </div>
+        <AllergenChips label="Must not eat" value={e.allergens} onChange={(allergens) => setE({ ...e, allergens })} />
       </div>
       <div className="chips">
         <Toggle

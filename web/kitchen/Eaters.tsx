@@ -98,13 +98,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           </div>
         </div>
       )}
-      {editing && (
-        <EaterForm
-          eater={editing === 'new' ? undefined : editing}
-          allergenNames={data.allergenNames}
-          onClose={() => setEditing(undefined)}
-        />
-      )}
+      {editing && <EaterForm eater={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
     </>
   );
 }

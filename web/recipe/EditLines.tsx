@@ -1,8 +1,9 @@
 import { memo, useState } from 'react';
 import type { Line, Revision } from '#core/contract';
+import { listOf } from '#core/kitchen';
 import { readLine, solveBases } from '#core/recipe';
 import type { RecipeAnswer } from '#core/session';
-import { api, useIngredientsQuery } from '../app/api.ts';
+import { api, useMeansQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import { OneLine } from '../app/OneLine.tsx';
@@ -82,11 +83,13 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
 /** What a typed line is read as. */
 function ReadAs({ text }: { text: string }) {
   const read = text.trim() ? readLine(text) : undefined;
-  const [best] = useIngredientsQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data ?? [];
+  const means = useMeansQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data;
   if (!read || read.heading || !read.name.trim()) return null;
   return (
     <span className="sub" role="status">
-      {best ? `read as ${best.name}` : `${read.name}: not known here, its weight and allergens stay open`}
+      {means?.taken
+        ? `read as ${means.taken.name}`
+        : `${read.name}: not known here, its weight and allergens stay open${means && means.offers.length > 0 ? `; ${listOf(means.offers.map((o) => o.name))} can be chosen once it is added` : ''}`}
     </span>
   );
 }
@@ -98,10 +101,10 @@ export const AddLine = memo(function AddLine({ data }: { data: RecipeAnswer }) {
   const dispatch = useAppDispatch();
   const add = async (written: string): Promise<void> => {
     const read = readLine(written);
-    const found = await dispatch(api.endpoints.ingredients.initiate(read.name))
+    const best = await dispatch(api.endpoints.means.initiate(read.name))
       .unwrap()
-      .catch(() => []);
-    const [best] = found;
+      .then((m) => m.taken)
+      .catch(() => undefined);
     const line: Line = {
       id: newId(),
       written,

@@ -1,8 +1,10 @@
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
-import { useIngredientsQuery, useRecipesQuery } from '../app/api.ts';
+import { AllergenChips } from '../app/AllergenChips.tsx';
+import { useIngredientsQuery, useMeansQuery, useRecipesQuery } from '../app/api.ts';
 import { Figure } from '../app/ui.tsx';
+import { Answered } from './Answered.tsx';
 
 /** Finds the ingredient or the recipe of one's own that a line means; typing searches, a tap takes it. */
 function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['item'], name: string) => void }) {
@@ -62,6 +64,55 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['ite
   );
 }
 
+/** A line that means something else: what was said of the food before says nothing of this one. */
+function named(line: Line, item: Line['item'], name: string): Line {
+  const { allergens: _said, ...rest } = line;
+  return { ...rest, item, name };
+}
+
+/** A food that is not known here: what it may be, each in one tap, and what the cook says it holds. */
+function NotKnown({ line, onChange }: { line: Line; onChange: (l: Line) => void }) {
+  const means = useMeansQuery(line.name, { skip: line.name.length < 2 }).data;
+  const [open, setOpen] = useState(false);
+  const said = line.allergens?.contains;
+  const say = (contains: string[]): void => onChange({ ...line, allergens: { contains, checked: true } });
+  return (
+    <div>
+      <span className="tag s">not known here</span> {said && <Answered contains={said} />}
+      {means && !means.taken && means.offers.length > 0 && (
+        <div className="row wrap" style={{ gap: 8 }}>
+          <span className="sub">Is it</span>
+          {means.offers.map((o) => (
+            <button
+              type="button"
+              key={o.id}
+              className="link s"
+              aria-label={`${line.name} is ${o.name}`}
+              onClick={() => onChange(named(line, { type: 'ingredient', id: o.id }, o.name))}
+            >
+              {o.name}?
+            </button>
+          ))}
+        </div>
+      )}
+      <button type="button" className="link s" aria-expanded={open} onClick={() => setOpen(!open)}>
+        what it holds
+      </button>
+      {open && (
+        <div className="stack" style={{ gap: 6 }}>
+          <p className="sub">Read its label: it answers for allergies until something else is chosen.</p>
+          <AllergenChips label={`What ${line.name} holds`} value={said ?? []} onChange={say} />
+          {said === undefined && (
+            <button type="button" className="link s" onClick={() => say([])}>
+              none of them
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
+
 const units = Object.keys(unitFacts) as Unit[];
 
 /** One line as read: amount, unit, ingredient and form stay editable, what was written stays visible. */
@@ -79,7 +130,7 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
     <tr>
       <td style={{ width: '32%' }}>
         <div>{line.written}</div>
-        {line.item.type === 'unmatched' && <span className="tag s">not known here</span>}
+        {line.item.type === 'unmatched' && <NotKnown line={line} onChange={onChange} />}
         {bad && (
           <div className="sub" style={{ color: 'var(--tomato)' }}>
             “{amount}” is no amount: the last good one is kept
@@ -108,7 +159,7 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
         </select>
       </td>
       <td style={{ width: '26%' }}>
-        <IngredientPick line={line} onPick={(item, name) => onChange({ ...line, item, name })} />
+        <IngredientPick line={line} onPick={(item, name) => onChange(named(line, item, name))} />
       </td>
       <td>
         <select

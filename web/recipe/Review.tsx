@@ -1,6 +1,9 @@
 import { useState } from 'react';
 import { countOf } from '#core/kitchen';
 import { readLine, type RecipeDraft } from '#core/recipe';
+import type { Line } from '#core/contract';
+import { api } from '../app/api.ts';
+import { useAppDispatch } from '../app/store.ts';
 import { useCommands } from '../app/commands.ts';
 import { useOnce } from '../app/useOnce.ts';
 import { newId, stampInstant } from '../app/device.ts';
@@ -23,6 +26,8 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
   ];
   const [{ recipeId, id }] = useState(() => ({ recipeId: newId(), id: newId() }));
   const { busy, once } = useOnce();
+  const adding = useOnce();
+  const dispatch = useAppDispatch();
   const save = async (): Promise<void> => {
     const kept = new Set(lines.map((l) => l.id));
     const revision = {
@@ -52,23 +57,26 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
     );
     onDone(recipeId);
   };
-  const addLine = (): void => {
+  const addLine = async (): Promise<void> => {
     if (!more.trim()) return;
     const r = readLine(more);
-    setLines([
-      ...lines,
-      {
-        id: `n${lines.length}-${newId().slice(-6)}`,
-        written: more,
-        ...(r.amount !== undefined && { amount: r.amount }),
-        ...(r.unit && { unit: r.unit }),
-        item: { type: 'unmatched' },
-        name: r.name,
-        ...(r.form && { form: r.form }),
-        moment: 'batch',
-        scaling: { rule: 'proportional' },
-      },
-    ]);
+    if (r.heading || !r.name.trim()) return;
+    const best = await dispatch(api.endpoints.means.initiate(r.name))
+      .unwrap()
+      .then((m) => m.taken)
+      .catch(() => undefined);
+    const line: Line = {
+      id: newId(),
+      written: more,
+      ...(r.amount !== undefined && { amount: r.amount }),
+      ...(r.unit && { unit: r.unit }),
+      item: best ? { type: 'ingredient', id: best.id } : { type: 'unmatched' },
+      name: (best?.name ?? r.name).slice(0, 160),
+      ...(r.form && { form: r.form }),
+      moment: 'batch',
+      scaling: { rule: 'proportional' },
+    };
+    setLines((now) => [...now, line]);
     setMore('');
   };
   return (
@@ -143,9 +151,9 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
               aria-label="Another line"
               value={more}
               onChange={(e) => setMore(e.currentTarget.value)}
-              onKeyDown={(e) => e.key === 'Enter' && addLine()}
+              onKeyDown={(e) => e.key === 'Enter' && !adding.busy && adding.once(addLine)}
             />
-            <button type="button" className="btn o" onClick={addLine}>
+            <button type="button" className="btn o" disabled={adding.busy} onClick={() => adding.once(addLine)}>
               Add line
             </button>
           </div>

@@ -1,56 +1,87 @@
-import { isPresent, withGuests, withPresence } from '#core/kitchen';
+import { useState } from 'react';
+import { countOf, guestsAt, isPresent, listOf, withGuests, withPresence } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
+import { AllergenChips } from '../app/AllergenChips.tsx';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 
 /** Who dines at home tonight, each with one tap; guests beside them. Plates and runway follow everywhere. */
 export function AtTheTable({ data }: { data: TodayAnswer }) {
-  const household = useFrameQuery().data?.household;
+  const frame = useFrameQuery().data;
+  const household = frame?.household;
+  const [open, setOpen] = useState(false);
   const { write } = useCommands();
   const { today } = data;
   const { guests } = data.view.tonight;
   if (!household) return null;
   const diners = data.eaters.filter((e) => e.stage !== 'baby');
-  const setGuests = (plates: number): void =>
+  const must = guestsAt(household.guests ?? [], today)?.allergens ?? [];
+  const keepGuests = (plates: number, allergens: readonly string[], says: string): void =>
     void write(
-      [{ table: 'household', id: household.id, data: { ...household, guests: withGuests(household.guests ?? [], today, plates, today) } }],
-      plates === 0 ? 'No guests tonight' : plates === 1 ? 'One guest tonight' : `${plates} guests tonight`,
+      [
+        {
+          table: 'household',
+          id: household.id,
+          data: { ...household, guests: withGuests(household.guests ?? [], today, plates, today, allergens) },
+        },
+      ],
+      says,
     );
+  const setGuests = (plates: number): void =>
+    keepGuests(plates, must, plates === 0 ? 'No guests tonight' : plates === 1 ? 'One guest tonight' : `${plates} guests tonight`);
+  const namesOf = (ids: readonly string[]): string => listOf(ids.map((a) => frame?.allergenNames[a] ?? a));
   return (
-    <div className="chips tonight" role="group" aria-label="At the table tonight">
-      {diners.map((e) => {
-        const there = isPresent(e.presence, today, 'dinner');
-        return (
+    <div>
+      <div className="chips tonight" role="group" aria-label="At the table tonight">
+        {diners.map((e) => {
+          const there = isPresent(e.presence, today, 'dinner');
+          return (
+            <button
+              type="button"
+              key={e.id}
+              className="chip"
+              aria-pressed={there}
+              aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
+              onClick={() =>
+                void write(
+                  [{ table: 'eater', id: e.id, data: withPresence(e, today, 'dinner', !there) }],
+                  there ? `${e.name} not tonight` : `${e.name} is there tonight`,
+                )
+              }
+            >
+              {there ? e.name : <s>{e.name}</s>}
+            </button>
+          );
+        })}
+        {guests > 0 && (
           <button
             type="button"
-            key={e.id}
-            className="chip"
-            aria-pressed={there}
-            aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
-            onClick={() =>
-              void write(
-                [{ table: 'eater', id: e.id, data: withPresence(e, today, 'dinner', !there) }],
-                there ? `${e.name} not tonight` : `${e.name} is there tonight`,
-              )
-            }
+            className="chip on"
+            aria-label={`${guests} ${guests === 1 ? 'guest' : 'guests'} tonight: one less`}
+            onClick={() => setGuests(guests - 1)}
           >
-            {there ? e.name : <s>{e.name}</s>}
+            {guests} {guests === 1 ? 'guest' : 'guests'} −
           </button>
-        );
-      })}
-      {guests > 0 && (
-        <button
-          type="button"
-          className="chip on"
-          aria-label={`${guests} ${guests === 1 ? 'guest' : 'guests'} tonight: one less`}
-          onClick={() => setGuests(guests - 1)}
-        >
-          {guests} {guests === 1 ? 'guest' : 'guests'} −
+        )}
+        <button type="button" className="chip" onClick={() => setGuests(guests + 1)}>
+          + guest
         </button>
+        {guests > 0 && (
+          <button type="button" className="chip" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {must.length > 0 ? `guests: no ${namesOf(must)}` : 'a guest’s allergy'}
+          </button>
+        )}
+      </div>
+      {guests > 0 && open && (
+        <div style={{ marginTop: 8 }}>
+          <p className="sub">What one of {countOf(guests, 'guest')} must not eat, this evening only.</p>
+          <AllergenChips
+            label="What a guest must not eat tonight"
+            value={must}
+            onChange={(a) => keepGuests(guests, a, a.length > 0 ? `Guests tonight: no ${namesOf(a)}` : 'No allergy among the guests')}
+          />
+        </div>
       )}
-      <button type="button" className="chip" onClick={() => setGuests(guests + 1)}>
-        + guest
-      </button>
     </div>
   );
 }

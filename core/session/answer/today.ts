@@ -52,6 +52,7 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
       packs: world.packs.length > 0,
       session: book.sessions().length > 0,
     },
+    allergenNames: Object.fromEntries(world.allergenNames),
   };
 }
 

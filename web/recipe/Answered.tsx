@@ -1,0 +1,12 @@
+import { listOf } from '#core/kitchen';
+import { useFrameQuery } from '../app/api.ts';
+
+/** What the cook answered about a food that is not known here. */
+export function Answered({ contains }: { contains: readonly string[] }) {
+  const names = useFrameQuery().data?.allergenNames ?? {};
+  return (
+    <span className="tag l">
+      {contains.length === 0 ? 'you said: no allergens' : `you said: holds ${listOf(contains.map((c) => names[c] ?? c))}`}
+    </span>
+  );
+}
