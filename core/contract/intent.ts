@@ -6,7 +6,7 @@ const signs = '0123456789abcdefghjkmnpqrstvwxyz';
 const length = 26;
 
 /**
- * The id of what somebody meant to do: the same parts give the same id, from whatever tap, retry or tab (decision 44).
+ * The id of what somebody meant to do: the same parts give the same id, from whatever tap, retry or tab (decision 46).
  * @example intentId('phone', 'eaten', 'pack7', seen) === intentId('phone', 'eaten', 'pack7', seen)
  */
 export function intentId(...parts: readonly string[]): string {

@@ -77,7 +77,7 @@ export interface FoundName {
 
 /** Finds ingredients by their names; built once over a table, asked often. */
 export interface IngredientFinder {
-  /** The ingredient a written name means, or undefined: nothing of the name is left over but form, size and state (decision 47). */
+  /** The ingredient a written name means, or undefined: nothing of the name is left over but form, size and state (decision 48). */
   match(written: string): IngredientRow | undefined;
   /** The longest known name that stands in it as whole words, with what it leaves over: to be offered when something is. */
   read(written: string): FoundName | undefined;

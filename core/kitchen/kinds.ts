@@ -10,7 +10,7 @@ export const groupOf = (kind: string): SupplyGroup | undefined =>
 export const isDinnerKind = (kind: string): boolean => groupOf(kind) === 'dinner';
 
 /**
- * Whether a pack is a dinner by itself: a meal, or a kit that is a whole dish. Plain raw meat is a part of one, whatever its mark (decision 43).
+ * Whether a pack is a dinner by itself: a meal, or a kit that is a whole dish. Plain raw meat is a part of one, whatever its mark (decision 45).
  * @example isDinner({ kind: 'kit', whole: false }) // false: raw mince
  */
 export const isDinner = (pack: { kind: string; whole?: boolean | undefined }): boolean =>

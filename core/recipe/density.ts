@@ -30,7 +30,7 @@ function fromLines(revision: Revision, finder: IngredientFinder): number | undef
 }
 
 /**
- * Grams per millilitre of the finished food, never absent and never 1 by silence (decision 41): weighed here, else entered, else from what goes in,
+ * Grams per millilitre of the finished food, never absent and never 1 by silence (decision 43): weighed here, else entered, else from what goes in,
  * else the usual one of its kind. All but the first two are guesses, and look like it.
  * @param learned from tubs that were filled and weighed
  */

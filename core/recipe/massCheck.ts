@@ -15,7 +15,7 @@ export interface MassCheck {
   servingAmount: number;
 }
 
-/** Beyond this share the two figures are asked about (decision 41). */
+/** Beyond this share the two figures are asked about (decision 43). */
 export const massCheckShare = 0.2;
 
 /** What is dried or baked loses water that no pot tells of; its yield is learned by weighing. */

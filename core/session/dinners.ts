@@ -26,7 +26,7 @@ const horizon = 730;
 
 /**
  * Whole dinners left: evenings fully covered when each one's demand, from tonight unless it is logged, is taken from all meals and whole kits together,
- * what goes off first being eaten first (decision 43). Evenings on which nobody is at the table cost nothing and count as no dinner.
+ * what goes off first being eaten first (decision 45). Evenings on which nobody is at the table cost nothing and count as no dinner.
  * Law: one more portion never makes it fewer.
  */
 export function dinnersLeft(

@@ -156,7 +156,7 @@ export interface FillPlan {
   sessionId: string;
   lot: LotFacts;
   day: string;
-  /** Finished grams per millilitre; never absent (decision 41). */
+  /** Finished grams per millilitre; never absent (decision 43). */
   densityGPerMl: number;
   scaleStepG: number;
 }

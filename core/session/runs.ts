@@ -19,7 +19,7 @@ function taughtDensity(data: EventData<'weighed'>): number | undefined {
   return taught !== undefined && taught >= likelyDensity.least && taught <= likelyDensity.most ? taught : undefined;
 }
 
-/** One run from its weighing: grams by grams, millilitres by millilitres (decision 41). */
+/** One run from its weighing: grams by grams, millilitres by millilitres (decision 43). */
 export function runOf(session: Session, batch: Batch, revision: Revision, data: EventData<'weighed'>): Run {
   const planned = batch.portions * (revision.cubeMl ?? revision.serving.amount);
   const inGrams = revision.serving.unit === 'g' && revision.cubeMl === undefined;

@@ -165,7 +165,7 @@ export function foldChanges(events: readonly TamboEvent[], packId: string): Fold
   return { filled, changes };
 }
 
-/** Counted before dates could be unknown, such packs carry a span of a year: nobody knew (decision 43). */
+/** Counted before dates could be unknown, such packs carry a span of a year: nobody knew (decision 45). */
 const unknownSpanDays = 365;
 
 /** What a pack was filled with, as it is understood today. */

@@ -53,7 +53,7 @@ const thawsSince = (pack: PackState): Instant | undefined =>
 const hours = (at: Instant, h: number): Instant => addMinutes(at, Math.round(h * 60));
 
 /**
- * Where a pack stands in the cold (decision 42). Plan by the long end of its thaw hours; the day to eat it by counts from the short end.
+ * Where a pack stands in the cold (decision 44). Plan by the long end of its thaw hours; the day to eat it by counts from the short end.
  * Law: as time goes on it only moves on: frozen stays, thawing becomes thawed, thawed becomes past.
  */
 export function coldOf(pack: PackState, at: Moment): Cold {

@@ -40,7 +40,7 @@ function unknownThings(db: Db, event: TamboEvent): Refusal[] {
 
 /** What a device draws or measures itself, and nobody means. */
 const unmeant: ReadonlySet<string> = new Set(['code', 'actualMin']);
-/** What an event says, whatever the order of its fields (decision 44). */
+/** What an event says, whatever the order of its fields (decision 46). */
 const said = (e: TamboEvent): string =>
   JSON.stringify([e.type, e.subjects, e.data], (key, value: unknown) =>
     unmeant.has(key)

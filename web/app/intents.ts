@@ -2,7 +2,7 @@ import type { EventData, EventType } from '#core/contract';
 import { intentId } from '#core/contract';
 import { device } from './device.ts';
 
-/** What this page has done already, so that a second tap of the same intent does nothing (decision 44). */
+/** What this page has done already, so that a second tap of the same intent does nothing (decision 46). */
 
 /** Events that set something, where another value is another intent; all others count, and their value is no part of what was meant. */
 const setters: ReadonlySet<EventType> = new Set([

@@ -9,7 +9,7 @@ const actsOnce = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest(acting) !== null && target.closest(meantEach) === null;
 
 /**
- * The second click of a double click and a key that is held down do nothing on a control that acts (decision 44). What comes later, from impatience or
+ * The second click of a double click and a key that is held down do nothing on a control that acts (decision 46). What comes later, from impatience or
  * another tab, is known by its intent.
  */
 export function useOneTap(): void {

@@ -98,7 +98,7 @@ export function Bench({
           </button>
         )}
         {running ? (
-          <button type="button" className="btn l o" onClick={() => actions.more(task)}>
+          <button type="button" className="btn l o" data-again onClick={() => actions.more(task)}>
             5 more min
           </button>
         ) : (

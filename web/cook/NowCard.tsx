@@ -79,7 +79,7 @@ export function NowCard({
           </button>
         )}
         {running && (
-          <button type="button" className="btn l o" onClick={() => actions.more(task)}>
+          <button type="button" className="btn l o" data-again onClick={() => actions.more(task)}>
             5 more min
           </button>
         )}

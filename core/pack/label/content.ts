@@ -54,7 +54,7 @@ export interface Level {
 
 /**
  * What a label gives up, in this order: the second way, the made date beside a best by, the portions' weight, add-on amounts, then words within the first
- * way's own sentence, last the dose. Never: name, best by, code, allergens, cautions, thaw, one way of heating (decision 45).
+ * way's own sentence, last the dose. Never: name, best by, code, allergens, cautions, thaw, one way of heating (decision 47).
  */
 export function levelsOf(content: LabelContent): Level[] {
   const levels: Level[] = [{ ways: content.heat.length, made: true, weight: true, addAmounts: true, dose: true, sentence: 0 }];
