@@ -14,6 +14,7 @@ import { backupTenYears } from './backup.ts';
 import { inBrowser } from './browser.ts';
 import { figures, five, note, p95, timed } from './figures.ts';
 import { fillHousehold } from './household.ts';
+import { largeStores } from './large.ts';
 import { logUnderLoad } from './load.ts';
 import { scaleAlone, typeOnThePage } from './scaling.ts';
 
@@ -64,6 +65,8 @@ await typeOnThePage(server);
 await logUnderLoad(server.address);
 await server.stop();
 rmSync(folder, { recursive: true, force: true });
+
+await largeStores({ migrations, env, today });
 
 const large = mkdtempSync(path.join(tmpdir(), 'tambo-bench-'));
 await backupTenYears(large, migrations, env, today);
