@@ -5,6 +5,8 @@ const slow = { testTimeout: 60_000, hookTimeout: 60_000 };
 /** Unit tests beside the core, API tests over a real temporary database, tests of what is built. Thorough runs set TAMBO_THOROUGH=1. */
 export default defineConfig({
   test: {
+    // both cores: most of the time goes to servers and databases that are waited for
+    maxWorkers: 2,
     coverage: {
       provider: 'v8',
       include: ['core/**/*.ts'],

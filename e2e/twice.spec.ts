@@ -1,11 +1,11 @@
-import type { Locator, Page } from '@playwright/test';
+import type { ElementHandle, Page } from '@playwright/test';
 import type { SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
 import type { RunningServer } from '../scripts/server.mjs';
 import { expect, getJson, ready, test } from './base.ts';
 
 /**
  * Every control that acts, tapped once and tapped twice: the same events and documents. What is logged stays in the device's queue, since the
- * server does not answer, so that each control is tried on the same household.
+ * server never answers, so that each control is tried on the same household.
  */
 test.skip(process.env.TAMBO_THOROUGH === undefined, 'a thorough run walks every control');
 test.setTimeout(420_000);
@@ -23,7 +23,7 @@ const elsewhere = /^(print|save the|download|choose|open the picture|take a pict
 const parts = 4;
 /** Of one kind of control on a page, so many are tried: forty packs have the same button. */
 const ofAKind = 2;
-const mostDeep = 14;
+const mostDeep = 8;
 
 async function pagesOf(server: RunningServer): Promise<string[]> {
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
@@ -114,17 +114,29 @@ const meant = (kept: readonly Kept[]): string[] => {
 };
 const tables = (changes: unknown): string[] => (changes as { table: string }[]).map((c) => c.table);
 
-const controls = (page: Page): Locator =>
-  page
-    .locator('main, dialog[open], [role=dialog]')
-    .locator('button:enabled, [role=checkbox], [role=radio], [role=switch]')
-    .filter({ visible: true });
+type Control = ElementHandle<HTMLElement>;
 
-const nameOf = (c: Locator): Promise<string> =>
-  c.evaluate((e) => (e.getAttribute('aria-label') ?? (e as HTMLElement).innerText).replace(/\s+/g, ' ').trim());
+/** What can be tapped now, by what it says; a name that is there twice has its number beside it. */
+async function controls(page: Page): Promise<{ name: string; nth: number; control: Control }[]> {
+  const counts = new Map<string, number>();
+  const list: { name: string; nth: number; control: Control }[] = [];
+  for (const c of await page.$$('main button, [role=dialog] button, main [role=checkbox], main [role=radio], main [role=switch]')) {
+    const control = c as Control;
+    const name = await control
+      .evaluate((e) =>
+        e.checkVisibility() && !e.matches(':disabled') ? (e.getAttribute('aria-label') ?? e.innerText).replace(/\s+/g, ' ').trim() : '',
+      )
+      .catch(() => '');
+    if (name === '') continue;
+    const nth = counts.get(name) ?? 0;
+    counts.set(name, nth + 1);
+    list.push({ name, nth, control });
+  }
+  return list;
+}
 
 /** How a control stands: on, off, or neither. */
-const stateOf = (c: Locator): Promise<string> =>
+const stateOf = (c: Control): Promise<string> =>
   c.evaluate((e) => ['aria-checked', 'aria-pressed', 'aria-expanded'].map((a) => e.getAttribute(a) ?? '').join());
 
 /** Buttons of one kind say the same but for names and figures. */
@@ -141,58 +153,57 @@ interface Step {
   nth: number;
 }
 
-async function find(page: Page, step: Step): Promise<Locator | undefined> {
-  const all = await controls(page).all();
-  let seen = 0;
-  for (const c of all) if ((await nameOf(c)) === step.name && seen++ === step.nth) return c;
-  return undefined;
+async function find(page: Page, step: Step): Promise<Control | undefined> {
+  return (await controls(page)).find((c) => c.name === step.name && c.nth === step.nth)?.control;
 }
 
 async function open(page: Page, address: string): Promise<void> {
+  // what the last tap left in the queue must not be there when the page begins
+  await emptied(page);
   await page.goto(address);
   await ready(page);
-  await emptied(page);
 }
 
-/** Walks to a control and taps it; what waits in the queue then. */
+/** Walks to a control and taps it; what waits in the queue then. Undefined when it is not there, or something else lies over it. */
 async function tap(page: Page, address: string, path: readonly Step[], how: 'once' | 'twice' | 'held'): Promise<string[] | undefined> {
   await open(page, address);
-  for (const step of path.slice(0, -1)) {
-    const c = await find(page, step);
+  try {
+    for (const step of path.slice(0, -1)) {
+      const c = await find(page, step);
+      if (!c) return undefined;
+      await c.click({ timeout: 2000 });
+      await page.waitForTimeout(60);
+    }
+    const last = path.at(-1);
+    const c = last && (await find(page, last));
     if (!c) return undefined;
-    await c.click({ timeout: 3000 });
+    if (how === 'once') await c.click({ timeout: 2000 });
+    else if (how === 'twice') {
+      const before = await stateOf(c);
+      await c.dblclick({ timeout: 2000 });
+      // an impatient third tap, while the control is still there and still says the same: what has switched is switched back on purpose
+      await page.waitForTimeout(350);
+      const still = await find(page, last);
+      if (still && (await stateOf(still)) === before) await still.click({ timeout: 1000 }).catch(() => undefined);
+    } else {
+      await c.focus();
+      for (let i = 0; i < 4; i += 1) await page.keyboard.down('Enter');
+      await page.keyboard.up('Enter');
+    }
+  } catch {
+    return undefined;
   }
-  const last = path.at(-1);
-  const c = last && (await find(page, last));
-  if (!c) return undefined;
-  if (how === 'once') await c.click({ timeout: 3000 });
-  else if (how === 'twice') {
-    const before = await stateOf(c);
-    await c.dblclick({ timeout: 3000 });
-    // an impatient third tap, while the control is still there and still says the same: what has switched is switched back on purpose
-    await page.waitForTimeout(350);
-    const still = await find(page, last);
-    if (still && (await stateOf(still)) === before) await still.click({ timeout: 1000 }).catch(() => undefined);
-  } else {
-    await c.focus();
-    for (let i = 0; i < 4; i += 1) await page.keyboard.down('Enter');
-    await page.keyboard.up('Enter');
-  }
-  await page.waitForTimeout(150);
+  await page.waitForTimeout(120);
   return meant(await queue(page));
 }
 
 async function stepsHere(page: Page): Promise<Step[]> {
-  const names = await Promise.all((await controls(page).all()).map(nameOf));
-  const counts = new Map<string, number>();
   const kinds = new Map<string, number>();
-  return names.flatMap((name) => {
-    const nth = counts.get(name) ?? 0;
-    counts.set(name, nth + 1);
+  return (await controls(page)).flatMap(({ name, nth }) => {
     const kind = kindOf(name);
     const n = kinds.get(kind) ?? 0;
     kinds.set(kind, n + 1);
-    return n < ofAKind && name !== '' && !elsewhere.test(name) && !meantTwice.some((m) => m.name.test(name)) ? [{ name, nth }] : [];
+    return n < ofAKind && !elsewhere.test(name) && !meantTwice.some((m) => m.name.test(name)) ? [{ name, nth }] : [];
   });
 }
 
@@ -220,7 +231,10 @@ async function actingPaths(page: Page, address: string): Promise<Step[][]> {
 
 for (let part = 0; part < parts; part += 1)
   test(`a second tap counts nothing twice: part ${part + 1} of ${parts}`, async ({ page, server }) => {
-    for (const way of ['events', 'writes', 'undo']) await page.route(`**/api/${way}`, (route) => route.abort());
+    // a server that never answers: what is logged stays where it is
+    for (const way of ['events', 'writes', 'undo']) await page.route(`**/api/${way}`, () => undefined);
+    await page.goto(server.address);
+    await ready(page);
     const pages = (await pagesOf(server)).filter((_, i) => i % parts === part);
     let tried = 0;
     for (const path of pages) {
@@ -228,8 +242,10 @@ for (let part = 0; part < parts; part += 1)
       for (const steps of await actingPaths(page, address)) {
         const says = `${path}: ${steps.map((s) => s.name).join(' > ')}`;
         const once = await tap(page, address, steps, 'once');
-        expect.soft(await tap(page, address, steps, 'twice'), `${says}, twice`).toEqual(once);
-        expect.soft(await tap(page, address, steps, 'held'), `${says}, held`).toEqual(once);
+        for (const how of ['twice', 'held'] as const) {
+          const did = (await tap(page, address, steps, how)) ?? (await tap(page, address, steps, how));
+          expect.soft(did, `${says}, ${how}`).toEqual(once);
+        }
         tried += 1;
       }
     }

@@ -50,7 +50,8 @@ export function noteUndone(subjects: readonly string[], undoId: string): void {
 const mostRemembered = 2000;
 const done = new Map<string, string>();
 
-const plain = (data: unknown): string => JSON.stringify(data, (key, value: unknown) => (key === 'code' || key === 'actualMin' ? undefined : value));
+const plain = (data: unknown): string =>
+  JSON.stringify(data, (key, value: unknown) => (key === 'code' || key === 'actualMin' ? undefined : value));
 
 /** Whether an act was done here already: no, the same again, or otherwise. */
 export function doneBefore(id: string, data: unknown): 'no' | 'same' | 'otherwise' {

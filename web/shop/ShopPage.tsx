@@ -28,11 +28,21 @@ function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked:
   const done = ticked === 'bought' || ticked === 'haveIt';
   const tick = (how: 'bought' | 'haveIt'): void =>
     void log(
-      [{ type: 'ticked', subjects: [sessionId], seen, data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how, what: line.name } }],
+      [
+        {
+          type: 'ticked',
+          subjects: [sessionId],
+          seen,
+          data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how, what: line.name },
+        },
+      ],
       how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`,
     );
   const untick = (): void =>
-    void log([{ type: 'unticked', subjects: [sessionId], seen, data: { sessionId, key: line.key, what: line.name } }], `${line.name}: back on the list`);
+    void log(
+      [{ type: 'unticked', subjects: [sessionId], seen, data: { sessionId, key: line.key, what: line.name } }],
+      `${line.name}: back on the list`,
+    );
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
