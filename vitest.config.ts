@@ -5,8 +5,6 @@ const slow = { testTimeout: 60_000, hookTimeout: 60_000 };
 /** Unit tests beside the core, API tests over a real temporary database, tests of what is built. Thorough runs set TAMBO_THOROUGH=1. */
 export default defineConfig({
   test: {
-    // both cores: most of the time goes to servers and databases that are waited for
-    maxWorkers: 2,
     coverage: {
       provider: 'v8',
       include: ['core/**/*.ts'],
@@ -17,7 +15,9 @@ export default defineConfig({
     },
     projects: [
       // pure functions leave nothing behind: one module graph serves them all
-      { test: { ...slow, name: 'core', include: ['core/**/*.test.ts', 'web/**/*.test.ts'], pool: 'threads', isolate: false } },
+      {
+        test: { ...slow, name: 'core', include: ['core/**/*.test.ts', 'web/**/*.test.ts'], pool: 'threads', isolate: false, maxWorkers: 1 },
+      },
       { test: { ...slow, name: 'server', include: ['server/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'], pool: 'forks' } },
     ],
   },

@@ -92,7 +92,7 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
     await page.getByLabel('its food weighs, grams').fill('447');
     await expect(page.getByText('3.74 kg of food, 3.6 L.')).toBeVisible();
     await page.getByRole('button', { name: 'Take this' }).click();
-    await expect(page.getByText('Weighed, 3.74 kg')).toBeVisible();
+    await expect(page.getByText('Measured, 3.74 kg')).toBeVisible();
     await expect(page.getByRole('region', { name: 'Fill' })).toContainText('Tub 1 L');
     await page.getByRole('button', { name: /^Filled: / }).click();
     await expect(page.getByRole('heading', { name: /packs of Squash/ })).toBeVisible();

@@ -46,7 +46,6 @@ function step(name, args, { count, live = false } = {}) {
 }
 
 const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'utf8')) : undefined);
-const unitFile = path.join(results, 'unit.json');
 
 /** Checks that run no code of ours, one after the other. */
 async function checks() {
@@ -59,22 +58,28 @@ async function checks() {
   await step('Lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
 }
 
-const units = () =>
-  step(
-    'Unit and API tests, coverage of core',
-    [bin('vitest/vitest.mjs'), 'run', '--coverage', '--reporter=dot', '--reporter=json', `--outputFile.json=${unitFile}`],
+/** One project of unit tests; coverage is measured where it is asked for, since it makes each import slower. */
+const units = (name, project, more = []) => {
+  const file = path.join(results, `${project}.json`);
+  return step(
+    name,
+    [bin('vitest/vitest.mjs'), 'run', '--project', project, '--reporter=dot', '--reporter=json', `--outputFile.json=${file}`, ...more],
     {
       count: () => {
-        const r = readJson(unitFile);
+        const r = readJson(file);
         return { passed: r?.numPassedTests ?? 0, failed: r?.numFailedTests ?? 0 };
       },
     },
   );
+};
 
 // what is started, killed and looked at in tests is what ships
 await ensureBuilt();
 passed += 1;
-await Promise.all([checks(), units()]);
+await Promise.all([
+  units('Unit tests of the core and the web, coverage of the core', 'core', ['--coverage']).then(checks),
+  units('API tests, and tests of what is built', 'server'),
+]);
 await step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {
   live: true,
   count: () => {

@@ -48,11 +48,11 @@ describe('what a litre of the finished food weighs', () => {
     expect(finishedDensity(plain({ lines: [carrots(500), unheard] }), finder).reason).toBe('texture');
   });
   it('is resolved once for a revision, and anew when a tub has been weighed', () => {
-    let learned: number | undefined;
-    const resolve = densityResolver(finder, () => learned);
+    const weighed: { gPerMl?: number } = {};
+    const resolve = densityResolver(finder, () => weighed.gPerMl);
     const stored = plain();
     expect(resolve(stored)).toBe(resolve(stored));
-    learned = 1.1;
+    weighed.gPerMl = 1.1;
     expect(resolve(stored).density).toEqual({ gPerMl: 1.1, reason: 'learned' });
   });
 });

@@ -40,7 +40,9 @@ export function carriedHeat(oldId: string, edited: Record<string, unknown>, rows
     )
     .map((r) => {
       // a heat is carried to what is heated in an oven, and a second stage to what has one
-      const own = Object.entries(edit).filter(([key]) => (key !== 'ovenC' && key !== 'fanC') || r.ovenC !== undefined);
+      const own = Object.entries(edit).filter(([key]) =>
+        key === 'ovenC' || key === 'fanC' ? r.ovenC !== undefined : key.startsWith('min2') ? r.min2Low !== undefined : true,
+      );
       return { id: r.id, edited: Object.fromEntries(own) };
     })
     .filter((x) => Object.keys(x.edited).length > 0);

@@ -25,7 +25,7 @@ const nameWords: readonly [RegExp, string][] = [
   [/\bpasty|pasties|sausage rolls?|turnovers?\b/i, 'pasty'],
   [/\b(quiche|flan)\b/i, 'quiche'],
   [/\b(apple|plum|cherry|rhubarb|berry|fruit|quince) (pie|crumble|tart)\b|\bcrumble\b/i, 'pie_fruit'],
-  [/\b(cottage|shepherd'?s|fish|crumb).*pie\b/i, 'pie_mash'],
+  [/\b(cottage|shepherd['’]?s|fish|crumb).*pie\b/i, 'pie_mash'],
   [/\bpie\b/i, 'pie_pastry'],
   [/\bmeatballs?\b.*\b(sauce|gravy|broth)\b|\b(sauce|gravy)\b.*\bmeatballs?\b/i, 'meatball_sauce'],
   [/\bmeatballs?|falafel|dumplings? in sauce\b/i, 'meatball'],

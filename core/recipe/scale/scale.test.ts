@@ -457,3 +457,89 @@ describe('own serving size (ACCEPTANCE R4)', () => {
     expect(toNumber(times('9', `5/${total * 10}`))).toBe(1.125);
   });
 });
+
+describe('the oven and the steamer', () => {
+  const oven: Equipment = { id: 'oven', name: 'Oven', kind: 'oven', count: 2, widthMm: 460, depthMm: 380 };
+  const sheet: Equipment = { id: 'sheet', name: 'Sheet pan', kind: 'sheetPan', count: 3, widthMm: 440, depthMm: 340 };
+  const steamer: Equipment = { id: 'steamer', name: 'Steamer', kind: 'steamer', count: 2, litres: 2.5 };
+  const pan: Container = {
+    id: 'foil',
+    name: 'Foil pan',
+    shape: 'pan',
+    brimMl: 1100,
+    fillMl: 1000,
+    heightMm: 45,
+    widthMm: 210,
+    footMm: 180,
+    depthMm: 150,
+    owned: 20,
+    oneUse: true,
+    materialId: 'foil',
+  };
+  const roast = (grams: string, tags: string[] = []) =>
+    testRevision({
+      ...stew,
+      id: `roast${grams}${tags.join()}`,
+      tags,
+      lines: [testLine('veg', { name: 'carrot', amount: grams, item: { type: 'ingredient', id: 'carrot' }, form: 'cubed', sizeMm: 20 })],
+      steps: [step('roast', { text: 'Roast it.', uses: [{ lineId: 'veg', share: 1 }], needs: [{ kind: 'oven' }], waitMin: 35 })],
+    });
+  const loadFor = (revision: ReturnType<typeof testRevision>, factor: string, g: Gear) =>
+    scaleBy(revision, factor, { ...options, gear: g }).passage!;
+
+  it('one layer as high as the pieces, on as many sheets as there are shelves', () => {
+    const g = gear(oven, sheet);
+    const passage = loadFor(roast('6000'), '1', g);
+    const load = passage.loads.find((l) => l.use === 'oven')!;
+    const row = finder.byId('carrot')!;
+    const loose = 6000 / (row.density.chopped ?? row.density.whole)!;
+    const atOnce = (2 * 440 * 340 * 20) / 1000;
+    expect(load.loads).toBe(Math.ceil(loose / atOnce));
+    expect(load.eachMl * load.loads).toBeCloseTo(loose, 6);
+    expect(passage.waits).toEqual({});
+    // what does not fit goes in turn, and takes the oven again
+    const twice = loadFor(roast('6000'), '2', g);
+    const more = twice.loads.find((l) => l.use === 'oven')!.loads - load.loads;
+    expect(twice.waits.roast).toBe(more * roundsMin('oven', 1, 35));
+  });
+  it('says what is missing: no sheet pan, no steamer, no bowl, no pot', () => {
+    expect(loadFor(roast('600'), '1', gear(oven)).open).toContain('noTray');
+    const steam = testRevision({
+      ...stew,
+      id: 'steam',
+      steps: [step('steam', { text: 'Steam it.', uses: [{ lineId: 'veg', share: 1 }], needs: [{ kind: 'steamer' }], waitMin: 12 })],
+    });
+    expect(loadFor(steam, '1', gear()).open).toContain('noSteamer');
+    const chop = testRevision({
+      ...stew,
+      id: 'chop',
+      steps: [step('chop', { text: 'Pulse it.', needs: [{ kind: 'processor' }], uses: [{ lineId: 'veg', share: 1 }] })],
+    });
+    expect(loadFor(chop, '1', gear()).open).toContain('noBowl');
+    expect(loadFor(stew, '1', gear()).open).toContain('noPots');
+  });
+  it('steams in tiers, and takes as many of them as it fills', () => {
+    const steam = (grams: string) =>
+      testRevision({
+        ...stew,
+        id: `steam${grams}`,
+        lines: [testLine('veg', { name: 'carrot', amount: grams, item: { type: 'ingredient', id: 'carrot' }, form: 'sliced' })],
+        steps: [step('steam', { text: 'Steam it.', uses: [{ lineId: 'veg', share: 1 }], needs: [{ kind: 'steamer' }], waitMin: 12 })],
+      });
+    const few = loadFor(steam('400'), '1', gear(steamer));
+    const many = loadFor(steam('4000'), '1', gear(steamer));
+    expect(few.atOnce.steam).toBe(1);
+    expect(many.atOnce.steam).toBe(2);
+    expect(many.loads.find((l) => l.use === 'steamer')!.loads).toBeGreaterThan(1);
+  });
+  it('bakes in pans: whole ones, as many as stand on the shelves at once', () => {
+    const bake = roast('2300', ['pan']);
+    const g: Gear = { equipment: [hob, oven], containers: [pan] };
+    const load = scaleBy(bake, '4', { ...options, gear: g }).passage!.loads.find((l) => l.use === 'oven')!;
+    // 9.6 L in pans of a litre; two stand side by side whichever way they are turned, four on two shelves... as the core counts them
+    expect(load.because[0]).toMatchObject({ code: 'pansInOven', params: { pans: 10 } });
+    const perRound = (load.because[0]!.params as { perRound: number }).perRound;
+    expect(load.loads).toBe(Math.ceil(10 / perRound));
+    expect(loadFor(bake, '1', gear(oven)).loads.some((l) => l.use === 'oven')).toBe(false);
+  });
+});
