@@ -8,8 +8,7 @@ const executablePath = [process.env.TAMBO_CHROMIUM, '/usr/bin/chromium', '/usr/b
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
-  // much of a test is waiting: three share two cores
-  workers: 3,
+  workers: 2,
   fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 10_000 },

@@ -9,8 +9,11 @@ test('keys: a sheet lists them, the finder goes anywhere, u takes back, and sing
 }) => {
   await page.goto(server.address);
   await expect(page.getByRole('heading', { name: /Tuesday/ })).toBeVisible();
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  // keys act once the household has said that it wants them
+  await expect(async () => {
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible({ timeout: 500 });
+  }).toPass();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('7');

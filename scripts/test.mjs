@@ -1,6 +1,6 @@
 /**
- * `npm test`: installs what is missing, builds, then checks side by side: format, lint, import rule and types in one lane, unit and API tests in the
- * other; last the browser tests. Ends with `N passed, N failed`; a step that fails says how to run it alone.
+ * `npm test`: installs what is missing, builds, then three lanes side by side: the core with its coverage and the checks of the text; the API and what is
+ * built; the browser. Ends with `N passed, N failed`; a step that fails says how to run it alone.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
@@ -18,23 +18,22 @@ let passed = 0;
 let failed = 0;
 
 /** Runs a step and prints its output in one piece once it ends; one that fails says how to run it alone. */
-function step(name, args, { count, live = false } = {}) {
-  if (live) console.log(`\n== ${name}`);
+function step(name, args, { count } = {}) {
   return new Promise((resolve) => {
     const started = performance.now();
     const child = spawn(node, args, {
       cwd: root,
-      stdio: ['ignore', live ? 'inherit' : 'pipe', live ? 'inherit' : 'pipe'],
+      stdio: ['ignore', 'pipe', 'pipe'],
       env: { ...process.env, TAMBO_CHROMIUM: chromium, FORCE_COLOR: process.stdout.isTTY ? '1' : '0' },
     });
     let said = '';
-    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (chunk) => (said += chunk));
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
     child.on('close', (status) => {
       const counted = count?.() ?? { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 };
       passed += counted.passed;
       failed += counted.failed;
       if (status !== 0 && counted.failed === 0) failed += 1;
-      if (!live) console.log(`\n== ${name}\n${said.trimEnd()}`);
+      console.log(`\n== ${name}\n${said.trimEnd()}`);
       if (status !== 0)
         console.log(
           `\n${name} failed. To run it alone: node ${args.map((a) => (a.startsWith(root) ? path.relative(root, a) : a)).join(' ')}`,
@@ -76,17 +75,17 @@ const units = (name, project, more = []) => {
 // what is started, killed and looked at in tests is what ships
 await ensureBuilt();
 passed += 1;
+// three lanes share the cores: checks of the text, tests of the server, tests in the browser, much of which is waiting
 await Promise.all([
   units('Unit tests of the core and the web, coverage of the core', 'core', ['--coverage']).then(checks),
   units('API tests, and tests of what is built', 'server'),
+  step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {
+    count: () => {
+      const s = readJson(path.join(results, 'results.json'))?.stats;
+      return { passed: s?.expected ?? 0, failed: (s?.unexpected ?? 0) + (s?.flaky ?? 0) };
+    },
+  }),
 ]);
-await step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {
-  live: true,
-  count: () => {
-    const s = readJson(path.join(results, 'results.json'))?.stats;
-    return { passed: s?.expected ?? 0, failed: (s?.unexpected ?? 0) + (s?.flaky ?? 0) };
-  },
-});
 
 console.log(`\nin ${((performance.now() - began) / 1000).toFixed(0)} s, installing apart`);
 console.log(`${passed} passed, ${failed} failed`);

@@ -87,7 +87,8 @@ export function Frame() {
   const onUndo = useCallback(() => {
     if (last) void undo(last);
   }, [last, undo]);
-  const singleKeys = data?.household.singleKeys ?? true;
+  // a household that has switched them off must not see them act before that is known
+  const singleKeys = data?.household.singleKeys ?? false;
   useKeys({ singleKeys, busy: open !== undefined, onFind, onSheet, onUndo });
   useEffect(() => {
     // at hand before it is asked for, so that the first letters typed are not lost

@@ -69,7 +69,9 @@ describe('the class of a food, guessed from what a cook calls it', () => {
         fc.boolean(),
         fc.boolean(),
         fc.boolean(),
-        (name, kind, ids, raw, cubes, pan) => expect(known.has(guessClass({ name, kind, lifeIds: ids, raw, cubes, pan }, rows))).toBe(true),
+        (name, kind, ids, raw, cubes, pan) => {
+          expect(known.has(guessClass({ name, kind, lifeIds: ids, raw, cubes, pan }, rows))).toBe(true);
+        },
       ),
     );
   });
