@@ -92,6 +92,10 @@ describe('what goes in against what is said to come out', () => {
     const strained = { ...dish(4000, 2), steps: testRevision().steps.map((s) => ({ ...s, text: 'Strain it and discard the bones.' })) };
     expect(massCheck(strained, finder)).toBeUndefined();
     expect(massCheck({ ...dish(4000, 2), kind: 'dried' }, finder)).toBeUndefined();
+    // a roast loses what no pot tells of, but never gains
+    const roast = { ...dish(4000, 6), steps: testRevision().steps.map((s) => ({ ...s, needs: [{ kind: 'oven' as const }] })) };
+    expect(massCheck(roast, finder)).toBeUndefined();
+    expect(massCheck({ ...roast, lines: [carrots(900)] }, finder)).toBeDefined();
     // too little goes in, but something of no known weight does too
     expect(massCheck({ ...dish(500, 6), lines: [carrots(500), unheard] }, finder)).toBeUndefined();
     expect(massCheck({ ...dish(500, 6), lines: [unheard] }, finder)).toBeUndefined();

@@ -20,6 +20,9 @@ export const massCheckShare = 0.2;
 
 /** What is dried or baked loses water that no pot tells of; its yield is learned by weighing. */
 const notChecked = new Set<Revision['kind']>(['dried', 'broth']);
+/** A roast or a fry loses water by its surface, which nobody has entered: more may go in than comes out. */
+const dries = (revision: Revision): boolean =>
+  !revision.tags.includes('pan') && revision.steps.some((s) => s.needs.some((n) => n.kind === 'oven') || /\broast/i.test(s.text));
 const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i;
 
 /**
@@ -40,7 +43,8 @@ export function massCheck(revision: Revision, finder: IngredientFinder, boiledOf
   const inG = Math.max(0, weighed.reduce((sum, f) => sum + (f.writtenG ?? 0), 0) - boiledOffG);
   const tooLittleIn = inG < outG * (1 - massCheckShare);
   // what nobody could weigh only ever adds
-  if ((tooLittleIn && atLeast) || (!tooLittleIn && inG <= outG * (1 + massCheckShare))) return undefined;
+  if ((tooLittleIn && atLeast) || (!tooLittleIn && dries(revision)) || (!tooLittleIn && inG <= outG * (1 + massCheckShare)))
+    return undefined;
   const oneG = outG / revision.servings;
   const servings = Math.max(1, Math.round(inG / oneG));
   const share = inG / outG;

@@ -82,7 +82,12 @@ export function fitCheck(input: FitInput): Fit {
             ],
     });
 
-  for (const b of input.batches.filter((x) => !x.flags.cooked)) rows.push(...potRows(b, sayVolume));
+  rows.push(
+    ...potRows(
+      input.batches.filter((b) => !b.flags.cooked),
+      sayVolume,
+    ),
+  );
 
   for (const base of input.bases ?? []) {
     const have = base.made + base.inStore;
@@ -162,36 +167,52 @@ export function fitCheck(input: FitInput): Fit {
   };
 }
 
-/** Whether a batch at its fullest goes into the pots there are, side by side or one after another. */
-function potRows(b: BatchView, sayVolume: (ml: number) => string): FitRow[] {
-  const passage = b.scaled.passage;
-  const load = passage?.loads.find((l) => l.use === 'pot');
-  if (!load) return [];
+/** What a batch's pots hold at its fullest, side by side or one after another. */
+function potRow(b: BatchView, sayVolume: (ml: number) => string): FitRow | undefined {
+  const load = b.scaled.passage?.loads.find((l) => l.use === 'pot');
+  if (!load) return undefined;
   const atOnce = load.vessels.length;
   const names = listOf([...new Set(load.vessels.map((v) => v.name))]);
   const held = `${sayVolume(Math.round(load.eachMl / 50) * 50)} at its fullest`;
-  const more = load.totalMin - load.runMin;
+  const portions = `${b.revision.name}, ${countOf(b.batch.portions, 'portion')}`;
   const says =
     load.loads === 1
-      ? `${countOf(b.batch.portions, 'portion')}: ${held}, of ${sayVolume(load.usableMl)} that ${names} may hold`
-      : `${countOf(b.batch.portions, 'portion')}: ${[
+      ? `${portions}: ${held}, of ${sayVolume(load.usableMl)} that ${names} may hold`
+      : `${portions}: ${[
           ...(atOnce > 1 ? [`${countOf(atOnce, 'pot')} side by side (${names})`] : [`one pot (${names})`]),
-          ...(load.rounds > 1 ? [`${countOf(load.rounds, 'round')}, +${sayMinutes(more)}`] : []),
+          ...(load.rounds > 1 ? [`${countOf(load.rounds, 'round')}, +${sayMinutes(load.totalMin - load.runMin)}`] : []),
         ].join(', ')}; ${held} in each`;
+  return {
+    id: `pot:${b.batch.id}`,
+    name: `Pot for ${b.revision.name}`,
+    need: load.eachMl * load.loads,
+    have: load.usableMl * atOnce,
+    unit: 'ml',
+    fits: load.rounds === 1,
+    says,
+    waysOut:
+      load.rounds === 1
+        ? []
+        : [`cook it in ${countOf(load.rounds, 'round')}: the hours below count them`, 'borrow a larger pot', 'cook fewer portions'],
+  };
+}
+
+/** Dishes that take several pots or rounds, each by itself; of those that go into one pot, the fullest. */
+function potRows(batches: readonly BatchView[], sayVolume: (ml: number) => string): FitRow[] {
+  const rows = batches.flatMap((b) => {
+    const row = potRow(b, sayVolume);
+    return row ? [{ row, one: b.scaled.passage?.loads.find((l) => l.use === 'pot')?.loads === 1 }] : [];
+  });
+  const [fullest, ...others] = rows.filter((r) => r.one).toSorted((x, y) => y.row.need / y.row.have - x.row.need / x.row.have);
   return [
-    {
-      id: `pot:${b.batch.id}`,
-      name: `Pot for ${b.revision.name}`,
-      need: load.eachMl * load.loads,
-      have: load.usableMl * atOnce,
-      unit: 'ml',
-      fits: load.rounds === 1,
-      says,
-      waysOut:
-        load.rounds === 1
-          ? []
-          : [`cook it in ${countOf(load.rounds, 'round')}: the hours below count them`, 'borrow a larger pot', 'cook fewer portions'],
-    },
+    ...rows.filter((r) => !r.one).map((r) => r.row),
+    ...(fullest
+      ? [
+          others.length === 0
+            ? fullest.row
+            : { ...fullest.row, name: 'The fullest pot', says: `${fullest.row.says}; ${others.length} more in one pot each` },
+        ]
+      : []),
   ];
 }
 

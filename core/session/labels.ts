@@ -14,6 +14,8 @@ import {
   type Packable,
   type Rational,
   isOne,
+  pluralOf,
+  toNumber,
 } from '#core/kitchen';
 import { outerMl, type LabelContent } from '#core/pack';
 import {
@@ -67,7 +69,13 @@ export interface AddLine {
   scaled: Pick<ScaledLine, 'line' | 'gPerMl'>;
   facts: Pick<LineFacts, 'pour' | 'weighOnly' | 'tight'>;
   exact?: { amount: Rational; unit: Unit };
+  /** Its name for one of it, where the line has the name for many. */
+  one?: string;
 }
+
+/** What is added, one of it or several: `¾ lime`, `2 limes`. */
+const addName = (add: AddLine, portions: number): string =>
+  add.one !== undefined && add.exact?.unit === 'piece' && isOne(toNumber(add.exact.amount) * portions) ? add.one : add.scaled.line.name;
 
 /** How much of an added line a pack of so many portions takes; labels stay metric (decision 40). */
 function addAmount(add: AddLine, portions: number, scaleStepG: number): string {
@@ -91,6 +99,7 @@ function addLines(revision: Revision, scaled: ScaledRecipe, world: Pick<World, '
       return {
         scaled: { line: l.line, ...(l.gPerMl !== undefined && { gPerMl: l.gPerMl }) },
         facts: { pour: f?.pour ?? false, weighOnly: f?.weighOnly ?? false, tight: f?.tight ?? false },
+        ...(f?.row && pluralOf(f.row.name) === l.line.name && { one: f.row.name }),
         ...(l.exact && { exact: { amount: over(l.exact.amount, fromNumber(scaled.portions)), unit: l.exact.unit } }),
       };
     });
@@ -203,7 +212,7 @@ export function filledData(
       allergens: lot.allergens,
       cautions: pack.unsalted ? lot.unsaltedCautions : lot.cautions,
       raw: lot.raw,
-      addOnDay: lot.add.map((a) => a.scaled.line.name),
+      addOnDay: lot.add.map((a) => addName(a, pack.portions)),
       addAmounts: lot.add.map((a) => addAmount(a, pack.portions, plan.scaleStepG)),
       measure: lot.measure,
       ...(revision.kind === 'kit' && { whole: true }),

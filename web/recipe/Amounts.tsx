@@ -53,8 +53,8 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
         )}{' '}
         {rule !== 'proportional' && <span className="tag f">{sayRule[rule]}</span>}
         {limits && <span className="tag s">sets the size</span>}
-        {l.line.item.type === 'unmatched' && <span className="tag s">not known here</span>}{' '}
-        {l.line.allergens && <Answered contains={l.line.allergens.contains} />}
+        {l.line.item.type === 'unmatched' &&
+          (l.line.allergens ? <Answered contains={l.line.allergens.contains} /> : <span className="tag s">not known here</span>)}
         {l.line.item.type === 'recipe' && (
           <Link className="sub" to={`/recipes/${l.line.item.id}`}>
             from your own
