@@ -8,6 +8,8 @@ const executablePath = [process.env.TAMBO_CHROMIUM, '/usr/bin/chromium', '/usr/b
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
+  // cleared at each start, and nothing else beside it
+  outputDir: 'test-results/browser',
   workers: 2,
   fullyParallel: true,
   timeout: 180_000,

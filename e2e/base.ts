@@ -13,7 +13,7 @@ const harmless = /ERR_|Failed to load resource|An unknown error occurred when fe
 const now = '2026-11-24T16:00:00.000Z';
 const demoEnv = { TAMBO_DEMO: '1', TAMBO_NOW: now };
 
-const livedFolder = path.join(import.meta.dirname, '../test-results/lived');
+const livedFolder = path.join(import.meta.dirname, '../test-results/browser/lived');
 
 /** The demo's data folder as it stands at a moment: made by whichever worker asks first, waited for by the others. */
 async function livedDemo(until: string): Promise<string> {
@@ -79,6 +79,12 @@ export async function ready(page: Page): Promise<void> {
   await page.waitForFunction(() => document.querySelector('main, .card.empty') !== null && document.querySelector('.loading') === null);
   // what was switched is drawn with the next frame
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  // colours that fade over have faded
+  await page.waitForFunction(
+    () => !document.getAnimations().some((a) => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime)),
+    undefined,
+    { timeout: 3000 },
+  );
 }
 
 /** Rows in one of the device's stores; none while it has not been made. */

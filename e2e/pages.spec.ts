@@ -1,4 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
+import axe from 'axe-core';
+import type { Page } from '@playwright/test';
 import path from 'node:path';
 import type { FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
 import type { RunningServer } from '../scripts/server.mjs';
@@ -71,6 +72,23 @@ async function allPages(server: RunningServer): Promise<string[]> {
   ];
 }
 
+/** Faults that axe calls serious or critical, by all of its rules; it is brought into a page once. */
+const seriousFaults = async (page: Page): Promise<string[]> => {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+  return page.evaluate(async () => {
+    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(document, { resultTypes: ['violations'] });
+    return violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map(
+        (v) =>
+          `${v.id} ${v.nodes
+            .map((n) => n.target.join(' '))
+            .slice(0, 3)
+            .join(' | ')}`,
+      );
+  });
+};
+
 for (let part = 0; part < parts; part += 1)
   test(`no page has a serious accessibility fault, and none scrolls sideways: part ${part + 1} of ${parts}`, async ({ page, server }) => {
     test.setTimeout(300_000);
@@ -85,16 +103,7 @@ for (let part = 0; part < parts; part += 1)
         await page.emulateMedia({ colorScheme: look.colorScheme });
         await page.setViewportSize(look);
         await ready(page);
-        // the app has no frames, so the page alone is looked at: no blank page is opened for each answer
-        const { violations } = await new AxeBuilder({ page }).setLegacyMode().analyze();
-        for (const v of violations)
-          if (v.impact === 'serious' || v.impact === 'critical')
-            faults.push(
-              `${url}, ${look.name}: ${v.id} ${v.nodes
-                .map((n) => n.target.join(' '))
-                .slice(0, 3)
-                .join(' | ')}`,
-            );
+        for (const v of await seriousFaults(page)) faults.push(`${url}, ${look.name}: ${v}`);
         const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         if (wide > 0) faults.push(`${url}, ${look.name}: ${wide} px too wide`);
       }
