@@ -103,7 +103,7 @@ function NotKnown({ line, onChange }: { line: Line; onChange: (l: Line) => void 
           <p className="sub">Read its label: it answers for allergies until something else is chosen.</p>
           <AllergenChips label={`What ${line.name} holds`} value={said ?? []} onChange={say} />
           {said === undefined && (
-            <button type="button" className="link s" onClick={() => say([])}>
+            <button type="button" className="link s" style={{ alignSelf: 'start', justifySelf: 'start' }} onClick={() => say([])}>
               none of them
             </button>
           )}

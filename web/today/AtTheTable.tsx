@@ -74,7 +74,7 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
       </div>
       {guests > 0 && open && (
         <div style={{ marginTop: 8 }}>
-          <p className="sub">What one of {countOf(guests, 'guest')} must not eat, this evening only.</p>
+          <p className="sub">What {guests === 1 ? 'the guest' : `one of ${countOf(guests, 'guest')}`} must not eat, this evening only.</p>
           <AllergenChips
             label="What a guest must not eat tonight"
             value={must}

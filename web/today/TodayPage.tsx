@@ -1,8 +1,9 @@
 import { Link, Navigate } from 'react-router';
-import { clockOf, countOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
+import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
 import { useFrameQuery, useTodayQuery } from '../app/api.ts';
 import { Cautions, NotFor, Waiting } from '../app/ui.tsx';
+import { PrintAgain } from './PrintAgain.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { missing, steps } from '../welcome/steps.ts';
@@ -49,27 +50,7 @@ export function TodayPage() {
       {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
       {!asks && names.length > 0 && !view.tonight.logged && <NotFor says={view.tonight.notFor} />}
       <PastCard packs={view.past.map(({ pack, eatBy }) => ({ ...pack, seen: pack.seen ?? pack.packId, eatBy }))} today={data.today} />
-      {data.printAgain.count > 0 && (
-        <section className="card" aria-label="Print again" style={{ borderTopColor: 'var(--tomato)', marginBottom: 16 }}>
-          <h2>{countOf(data.printAgain.count, 'label')} to print again</h2>
-          <p className="quiet">What is known of allergies has changed since they were printed. Do not serve by these labels.</p>
-          <ul className="rows">
-            {data.printAgain.packs.map((p) => (
-              <li key={p.packId}>
-                <div className="grow">
-                  <Link className="main" to={`/p/${p.code}`}>
-                    {p.name}, {p.code}
-                  </Link>
-                  <NotFor says={p.notFor} />
-                </div>
-                <Link className="tag t" to={`/p/${p.code}`}>
-                  print again
-                </Link>
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
+      <PrintAgain {...data.printAgain} />
       {data.demoOld && (
         <div className="note warn row" style={{ marginBottom: 14 }}>
           <span className="grow">
