@@ -155,7 +155,10 @@ export function fitCheck(input: FitInput): Fit {
       waysOut: min <= have ? [] : ['take a second pair of hands', 'drop a dish', 'split it over two days'],
     });
   }
-  const tightest = rows.filter((r) => r.have > 0).toSorted((a, b) => b.need / b.have - a.need / a.have)[0];
+  // the smallest pot that holds a dish is always nearly full: it binds only when it does not
+  const tightest = rows
+    .filter((r) => r.have > 0 && !(r.id.startsWith('pot:') && r.fits))
+    .toSorted((a, b) => b.need / b.have - a.need / a.have)[0];
   return {
     rows,
     fits: rows.every((r) => r.fits),
