@@ -1,6 +1,6 @@
 import { defineConfig } from 'vitest/config';
 
-const slow = { testTimeout: 60_000, hookTimeout: 60_000 };
+const slow = { testTimeout: 120_000, hookTimeout: 60_000 };
 
 /** Unit tests beside the core, API tests over a real temporary database, tests of what is built. Thorough runs set TAMBO_THOROUGH=1. */
 export default defineConfig({

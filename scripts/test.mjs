@@ -1,6 +1,6 @@
 /**
- * `npm test`: installs what is missing, builds, then three lanes side by side: the core with its coverage and the checks of the text; the API and what is
- * built; the browser. Ends with `N passed, N failed`; a step that fails says how to run it alone.
+ * `npm test`: installs what is missing, builds, then two lanes side by side: the core with its coverage and the checks of the text; the API and what is
+ * built. Last the browser. Ends with `N passed, N failed`; a step that fails says how to run it alone.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
@@ -75,17 +75,17 @@ const units = (name, project, more = []) => {
 // what is started, killed and looked at in tests is what ships
 await ensureBuilt();
 passed += 1;
-// three lanes share the cores: checks of the text, tests of the server, tests in the browser, much of which is waiting
 await Promise.all([
   units('Unit tests of the core and the web, coverage of the core', 'core', ['--coverage']).then(checks),
   units('API tests, and tests of what is built', 'server'),
-  step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {
-    count: () => {
-      const s = readJson(path.join(results, 'results.json'))?.stats;
-      return { passed: s?.expected ?? 0, failed: (s?.unexpected ?? 0) + (s?.flaky ?? 0) };
-    },
-  }),
 ]);
+// by themselves: what is waited for in a browser must not wait for a linter
+await step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {
+  count: () => {
+    const s = readJson(path.join(results, 'results.json'))?.stats;
+    return { passed: s?.expected ?? 0, failed: (s?.unexpected ?? 0) + (s?.flaky ?? 0) };
+  },
+});
 
 console.log(`\nin ${((performance.now() - began) / 1000).toFixed(0)} s, installing apart`);
 console.log(`${passed} passed, ${failed} failed`);
