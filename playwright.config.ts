@@ -10,7 +10,7 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   // cleared at each start, and nothing else beside it
   outputDir: 'test-results/browser',
-  workers: 2,
+  workers: 3,
   fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 10_000 },

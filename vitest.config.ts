@@ -18,7 +18,15 @@ export default defineConfig({
       {
         test: { ...slow, name: 'core', include: ['core/**/*.test.ts', 'web/**/*.test.ts'], pool: 'threads', isolate: false, maxWorkers: 1 },
       },
-      { test: { ...slow, name: 'server', include: ['server/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'], pool: 'forks' } },
+      {
+        test: {
+          ...slow,
+          name: 'server',
+          include: ['server/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'],
+          pool: 'forks',
+          maxWorkers: 2,
+        },
+      },
     ],
   },
 });

@@ -12,12 +12,14 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
+import { startOneTap } from './app/oneTap.ts';
 import { startOutbox } from './app/outbox.ts';
 import { startServiceWorker } from './app/serviceWorker.ts';
 import { router } from './app/router.tsx';
 import { store } from './app/store.ts';
 import { colours, schemeManager, theme } from './app/theme.ts';
 
+startOneTap();
 startOutbox(store);
 startServiceWorker();
 

@@ -12,7 +12,6 @@ import { StoreStrip } from './StoreStrip.tsx';
 import { useAppSelector } from './store.ts';
 import { ToastBar } from './ToastBar.tsx';
 import { useKeys } from './useKeys.ts';
-import { useOneTap } from './useOneTap.ts';
 
 const bringFinder = () => import('./Finder.tsx');
 const Finder = lazy(bringFinder);
@@ -81,7 +80,6 @@ export function Frame() {
   const last = useAppSelector((s) => s.toast.last);
   const { undo } = useCommands();
   const [open, setOpen] = useState<Open>();
-  useOneTap();
   const onFind = useCallback((byCode: boolean) => setOpen(byCode ? 'code' : 'find'), []);
   const onSheet = useCallback(() => setOpen('keys'), []);
   const onUndo = useCallback(() => {

@@ -31,7 +31,7 @@ export function Bench({
   const { task, state } = cook;
   if (!task)
     return (
-      <section className="bench" aria-label={cook.name}>
+      <section className="bench" data-next aria-label={cook.name}>
         <header>
           <b>{cook.name}</b>
           <span>{cook.after.length > 0 ? `${cook.after.length} to come` : 'nothing left'}</span>
@@ -56,7 +56,7 @@ export function Bench({
     ...(cook.inMin !== undefined ? [['may begin at', clockOf(addMinutes(now, cook.inMin), zone), ''] as const] : []),
   ];
   return (
-    <section className="bench" aria-label={cook.name}>
+    <section className="bench" data-next aria-label={cook.name}>
       <header>
         <b>{cook.name}</b>
         <span className="row" style={{ gap: 8 }}>

@@ -30,7 +30,7 @@ export function NowCard({
   // the condition comes before the action once it is time to look
   const nearlyUp = running && left <= lookMin;
   return (
-    <section className="card" style={{ padding: '18px 22px' }} aria-label="Do now">
+    <section className="card" data-next style={{ padding: '18px 22px' }} aria-label="Do now">
       <div className="row" style={{ marginBottom: 6 }}>
         <KindMark kind={kindOf(view, task)} size={26} />
         <span className="quiet grow">{dishOf(view, task)}</span>
