@@ -66,9 +66,30 @@ const allergySays = (a: { allergens: readonly string[]; cautions: readonly strin
 /** What a label printed now says about allergies, as one text to be remembered with it. */
 export const labelSays = (pack: PackState, world: AllergyWorld): string => allergySays(labelAllergy(pack, world));
 
-/** Whether a pack's label no longer tells the truth about allergies: an ingredient or an eater was changed since it was printed. */
+interface Judged {
+  finder: AllergyWorld['finder'];
+  byLabel: Map<string, boolean>;
+}
+const judged = new WeakMap<AllergyWorld['eaters'], Judged>();
+
+/**
+ * Whether a pack's label no longer tells the truth about allergies: an ingredient or an eater was changed since it was printed. Packs of one lot with the
+ * same words on them are judged once for a table of ingredients and eaters.
+ */
 export function printAgain(pack: PackState, world: AllergyWorld): boolean {
   if (!pack.labelled) return false;
+  const revision = pack.revisionId === undefined ? undefined : world.revision(pack.revisionId);
+  // what a recipe draws may change without it
+  if (revision?.lines.some((l) => l.item.type === 'recipe')) return isOld(pack, world);
+  let here = judged.get(world.eaters);
+  if (here?.finder !== world.finder) judged.set(world.eaters, (here = { finder: world.finder, byLabel: new Map() }));
+  const key = JSON.stringify([pack.revisionId, pack.allergens, pack.labelSays, pack.cautions]);
+  const known = here.byLabel.get(key) ?? isOld(pack, world);
+  here.byLabel.set(key, known);
+  return known;
+}
+
+function isOld(pack: PackState, world: AllergyWorld): boolean {
   const now = labelAllergy(pack, world);
   if (pack.labelSays !== undefined) return pack.labelSays !== allergySays(now);
   // labels from before this was remembered: what they were filled with is what they say

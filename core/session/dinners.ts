@@ -40,13 +40,17 @@ export function dinnersLeft(
     .filter((f) => f.to !== undefined)
     .map((f) => ({ ...f }))
     .toSorted((a, b) => (a.to ?? '').localeCompare(b.to ?? ''));
-  const later = food.filter((f) => f.to === undefined).map((f) => ({ ...f }));
+  // frozen food of one first evening is all alike: thousands of packs are a few sums
+  const frozen = new Map<Day, number>();
+  for (const f of food) if (f.to === undefined) frozen.set(f.from, (frozen.get(f.from) ?? 0) + f.quarters);
+  const later: DinnerFood[] = [...frozen].map(([from, quarters]) => ({ from, quarters }));
+  const inOrder = [...soonest, ...later];
   let dinners = 0;
   for (let i = tonightLogged ? 1 : 0; i < horizon; i += 1) {
     const day = addDays(today, i);
     let need = demand(eaters, day, guests).quarters;
     if (need === 0) continue;
-    for (const f of [...soonest, ...later]) {
+    for (const f of inOrder) {
       if (f.from > day || (f.to !== undefined && f.to < day)) continue;
       const taken = Math.min(need, f.quarters);
       f.quarters -= taken;
