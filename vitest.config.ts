@@ -1,6 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
-const slow = { testTimeout: 120_000, hookTimeout: 60_000 };
+/** A thorough run makes many more cases of each law. */
+const slow = { testTimeout: process.env.TAMBO_THOROUGH ? 420_000 : 120_000, hookTimeout: 120_000 };
 
 /** Unit tests beside the core, API tests over a real temporary database, tests of what is built. Thorough runs set TAMBO_THOROUGH=1. */
 export default defineConfig({
