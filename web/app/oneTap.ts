@@ -6,9 +6,9 @@ const meantEach = '[data-again]';
 const actsOnce = (target: EventTarget | null): boolean =>
   target instanceof Element && target.closest(acting) !== null && target.closest(meantEach) === null;
 
-/** Where the next thing takes the place of the one that was done. */
+/** Where the next thing takes the place of the one that was done, in the same control. */
 const moving = '[data-next]';
-/** There an impatient tap on the same spot is the one before: the next task's "Done" is not meant yet. */
+/** An impatient tap on the same spot, where another control lies now, is the one before: the next task's "Done" is not meant yet. */
 const onePlaceMs = 500;
 const onePlacePx = 16;
 
@@ -21,19 +21,27 @@ export function startOneTap(): void {
     e.preventDefault();
     e.stopImmediatePropagation();
   };
-  let last = { x: -1000, y: -1000, at: -Infinity };
+  let last: { x: number; y: number; at: number; control: Element | null } = { x: -1000, y: -1000, at: -Infinity, control: null };
+  // a control may turn into a stepper under the finger: what counts is what was first touched
+  let firstActed = false;
+  let heldActed = false;
   const onClick = (e: MouseEvent): void => {
-    if (!actsOnce(e.target)) return;
+    const acts = actsOnce(e.target);
+    if (e.detail === 1) firstActed = acts;
+    if (!acts && !(e.detail > 1 && firstActed)) return;
     const near = e.timeStamp - last.at < onePlaceMs && Math.hypot(e.clientX - last.x, e.clientY - last.y) < onePlacePx;
-    const moved = e.target instanceof Element && e.target.closest(moving) !== null;
+    const control = e.target instanceof Element ? e.target.closest(acting) : null;
+    const moved = control !== last.control || control?.closest(moving) != null;
     // a key's click has no place
     if (e.detail > 1 || (e.detail === 1 && moved && near)) return stop(e);
-    if (e.detail === 1) last = { x: e.clientX, y: e.clientY, at: e.timeStamp };
+    if (e.detail === 1) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control };
   };
   const onKey = (e: KeyboardEvent): void => {
-    if (!e.repeat || (e.key !== 'Enter' && e.key !== ' ')) return;
+    if (e.key !== 'Enter' && e.key !== ' ') return;
     // a form is sent by its field's Enter too; held down, it is sent once
-    if (actsOnce(e.target) || (e.key === 'Enter' && e.target instanceof HTMLInputElement)) stop(e);
+    const acts = actsOnce(e.target) || (e.key === 'Enter' && e.target instanceof HTMLInputElement);
+    if (!e.repeat) heldActed = acts;
+    else if (acts || heldActed) stop(e);
   };
   document.addEventListener('click', onClick, true);
   document.addEventListener('keydown', onKey, true);
