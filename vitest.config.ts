@@ -25,6 +25,7 @@ export default defineConfig({
           name: 'server',
           include: ['server/**/*.test.ts', 'lint/**/*.test.ts', 'e2e/**/*.test.ts'],
           pool: 'forks',
+          isolate: false,
           maxWorkers: 2,
         },
       },

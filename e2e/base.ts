@@ -33,18 +33,40 @@ async function livedDemo(until: string): Promise<string> {
 }
 
 /** The demo household on a Tuesday afternoon, on a server of its own; page errors fail the test. */
-export const test = base.extend<{ demo: boolean; server: RunningServer; errors: string[] }, { livedUntil: string; lived: string }>({
+export const test = base.extend<
+  { demo: boolean; onDevice: boolean; server: RunningServer; errors: string[] },
+  { livedUntil: string; lived: string; demoServer: RunningServer }
+>({
   demo: [true, { option: true }],
+  // the app is brought onto the device only where a test is about that: it costs each fresh browser as much as the page itself
+  onDevice: [false, { option: true }],
+  context: async ({ context, onDevice }, use) => {
+    if (!onDevice) await context.addInitScript(() => delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker);
+    await use(context);
+  },
   livedUntil: [now, { option: true, scope: 'worker' }],
   // the demo's eight weeks are lived once for each moment they end at; each test has a copy of its own
   lived: [async ({ livedUntil }, use) => use(await livedDemo(livedUntil)), { scope: 'worker' }],
-  server: async ({ demo, lived }, use) => {
-    const folder = mkdtempSync(path.join(tmpdir(), 'tambo-'));
-    if (demo) cpSync(lived, folder, { recursive: true });
-    const server = await startServer({ env: demo ? demoEnv : { TAMBO_NOW: now }, folder });
+  // one server for all demo tests of a worker; each test begins with the household as it was lived
+  demoServer: [
+    async ({ lived }, use) => {
+      const folder = mkdtempSync(path.join(tmpdir(), 'tambo-'));
+      cpSync(lived, folder, { recursive: true });
+      const server = await startServer({ env: { ...demoEnv, TAMBO_TEST_HOUSEHOLD: lived }, folder });
+      await use(server);
+      await server.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ demo, demoServer }, use) => {
+    if (demo) {
+      await postTest(demoServer, 'household', now);
+      return use(demoServer);
+    }
+    const server = await startServer({ env: { TAMBO_NOW: now } });
     await use(server);
     await server.stop();
-    rmSync(folder, { recursive: true, force: true });
   },
   errors: [
     async ({ page }, use) => {
@@ -60,15 +82,17 @@ export const test = base.extend<{ demo: boolean; server: RunningServer; errors: 
   ],
 });
 
-/** Moves the server's clock; the page follows with its next answer. */
-export async function moveClock(server: RunningServer, now: string): Promise<void> {
-  const res = await fetch(`${server.address}/api/test/clock`, {
+async function postTest(server: RunningServer, door: string, at: string): Promise<void> {
+  const res = await fetch(`${server.address}/api/test/${door}`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ now }),
+    body: JSON.stringify({ now: at }),
   });
   expect(res.status).toBe(200);
 }
+
+/** Moves the server's clock; the page follows with its next answer. */
+export const moveClock = (server: RunningServer, to: string): Promise<void> => postTest(server, 'clock', to);
 
 export async function getJson<T>(server: RunningServer, path: string): Promise<T> {
   return (await (await fetch(`${server.address}/api${path}`)).json()) as T;

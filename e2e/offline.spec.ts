@@ -9,7 +9,7 @@ import type {
 } from '../core/session/index.ts';
 import { expect, getJson, keptHere, settled, test } from './base.ts';
 
-test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+test.use({ onDevice: true, viewport: { width: 390, height: 844 }, hasTouch: true });
 
 test('the road is walked on a phone with the network off for half of it', async ({ page, server, context }) => {
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');

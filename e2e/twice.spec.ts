@@ -250,12 +250,9 @@ async function actingOn(page: Page, address: string): Promise<Acting[]> {
 test.describe('every control', () => {
   // what is logged stays in the device's queue, since the server never answers: each control is tried on the same household
   test.skip(process.env.TAMBO_THOROUGH === undefined, 'a thorough run walks every control; the acts above stand for them');
-  test.use({ serviceWorkers: 'block' });
   for (let part = 0; part < parts; part += 1)
     test(`a second tap counts nothing twice: part ${part + 1} of ${parts}`, async ({ page, server }) => {
       test.setTimeout(420_000);
-      // the walk's pages ask the network, and no worker of an earlier page answers for it
-      await page.addInitScript(() => delete (Navigator.prototype as { serviceWorker?: unknown }).serviceWorker);
       for (const way of ['events', 'writes', 'undo']) await page.route(`**/api/${way}`, () => undefined);
       await page.goto(server.address);
       await ready(page);

@@ -6,7 +6,6 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { z } from 'zod';
-import { instantSchema } from '#core/contract';
 import { guard } from './access/guard.ts';
 import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
@@ -18,6 +17,7 @@ import { packRoutes } from './pack/routes.ts';
 import { recipeRoutes } from './recipe/routes.ts';
 import { sessionRoutes } from './session/index.ts';
 import { storeRoutes } from './store/routes.ts';
+import { testRoutes } from './testRoutes.ts';
 import { acceptUndo, acceptWrite } from './writes/index.ts';
 
 const eventsBody = z.array(z.unknown()).min(1).max(2000);
@@ -99,18 +99,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     const a = acceptUndo(ctx.db, req.body, ctx.clock.now());
     res.status(a.status).json(a.body);
   });
-  if (ctx.clock.test) {
-    app.post('/api/test/clock', (req, res) => {
-      const body = z.object({ now: instantSchema }).safeParse(req.body);
-      if (!body.success)
-        return void res.status(422).json({
-          message: 'The clock was not moved.',
-          refusals: [{ path: 'now', expected: 'an instant in UTC with milliseconds', got: JSON.stringify(req.body) }],
-        });
-      ctx.clock.move(body.data.now);
-      res.json({ now: ctx.clock.now() });
-    });
-  }
+  if (ctx.clock.test) app.use('/api', testRoutes(ctx));
   for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, deviceRoutes, packRoutes, storeRoutes, eatRoutes, fileRoutes])
     app.use('/api', routes(ctx));
   app.use(

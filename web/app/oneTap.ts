@@ -31,10 +31,12 @@ export function startOneTap(): void {
     if (!acts && !(e.detail > 1 && firstActed)) return;
     const near = e.timeStamp - last.at < onePlaceMs && Math.hypot(e.clientX - last.x, e.clientY - last.y) < onePlacePx;
     const control = e.target instanceof Element ? e.target.closest(acting) : null;
-    const moved = control !== last.control || control?.closest(moving) != null;
+    // a link only goes somewhere: nothing is counted by it
+    const goes = control instanceof HTMLAnchorElement;
+    const moved = !goes && (control !== last.control || control?.closest(moving) != null);
     // a key's click has no place
     if (e.detail > 1 || (e.detail === 1 && moved && near)) return stop(e);
-    if (e.detail === 1) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control };
+    if (e.detail === 1 && !goes) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control };
   };
   const onKey = (e: KeyboardEvent): void => {
     if (e.key !== 'Enter' && e.key !== ' ') return;
