@@ -8,9 +8,21 @@ const actsOnce = (target: EventTarget | null): boolean =>
 
 /** Where the next thing takes the place of the one that was done, in the same control. */
 const moving = '[data-next]';
-/** An impatient tap on the same spot, where another control lies now, is the one before: the next task's "Done" is not meant yet. */
+/** An impatient tap on the same spot, where another control of its kind lies now, is the one before: the next task's "Done" is not meant yet. */
 const onePlaceMs = 500;
 const onePlacePx = 16;
+
+/** The word a control begins with: rows of a list have the same. */
+const wordOf = (control: Element | null): string =>
+  (control?.getAttribute('aria-label') ?? control?.textContent ?? '').trim().split(/[\s:,]/)[0] ?? '';
+
+interface Tap {
+  x: number;
+  y: number;
+  at: number;
+  control: Element | null;
+  word: string;
+}
 
 /**
  * The second click of a double click and a key that is held down do nothing on a control that acts (decision 46). What comes later, from impatience or
@@ -21,7 +33,7 @@ export function startOneTap(): void {
     e.preventDefault();
     e.stopImmediatePropagation();
   };
-  let last: { x: number; y: number; at: number; control: Element | null } = { x: -1000, y: -1000, at: -Infinity, control: null };
+  let last: Tap = { x: -1000, y: -1000, at: -Infinity, control: null, word: '' };
   // a control may turn into a stepper under the finger: what counts is what was first touched
   let firstActed = false;
   let heldActed = false;
@@ -31,12 +43,10 @@ export function startOneTap(): void {
     if (!acts && !(e.detail > 1 && firstActed)) return;
     const near = e.timeStamp - last.at < onePlaceMs && Math.hypot(e.clientX - last.x, e.clientY - last.y) < onePlacePx;
     const control = e.target instanceof Element ? e.target.closest(acting) : null;
-    // a link only goes somewhere: nothing is counted by it
-    const goes = control instanceof HTMLAnchorElement;
-    const moved = !goes && (control !== last.control || control?.closest(moving) != null);
+    const moved = control !== null && (control.closest(moving) !== null || (control !== last.control && wordOf(control) === last.word));
     // a key's click has no place
     if (e.detail > 1 || (e.detail === 1 && moved && near)) return stop(e);
-    if (e.detail === 1 && !goes) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control };
+    if (e.detail === 1) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control, word: wordOf(control) };
   };
   const onKey = (e: KeyboardEvent): void => {
     if (e.key !== 'Enter' && e.key !== ' ') return;

@@ -156,7 +156,7 @@ const labelOf = (head: Head, size: LabelSize, paragraphs: readonly Run[][], pt: 
 
 const wordsOf = (paragraph: readonly Run[]): Run[] => paragraph.flatMap((r) => r.text.split(/ +/).map((text) => ({ ...r, text })));
 
-/** As many paragraphs as fit under a head, the last one divided between words when it has to be; the rest goes on. */
+/** As many paragraphs as fit under a head; one that is longer than a label is divided between its sentences, a sentence between words; the rest goes on. */
 function poured(head: Head, paragraphs: readonly Run[][], pt: number): { here: Run[][]; rest: Run[][] } | undefined {
   let n = paragraphs.length;
   while (n > 0 && !fits(head, paragraphs.slice(0, n), pt)) n -= 1;
@@ -171,7 +171,9 @@ function poured(head: Head, paragraphs: readonly Run[][], pt: number): { here: R
     if (fits(head, [words.slice(0, mid)], pt)) low = mid;
     else high = mid - 1;
   }
-  return low === 0 ? undefined : { here: [words.slice(0, low)], rest: [words.slice(low), ...paragraphs.slice(1)] };
+  const whole = words.slice(0, low).findLastIndex((w) => /[.!?]$/.test(w.text)) + 1;
+  const cut = whole || low;
+  return cut === 0 ? undefined : { here: [words.slice(0, cut)], rest: [words.slice(cut), ...paragraphs.slice(1)] };
 }
 
 /** What may never be left out, over as many labels as it needs. */

@@ -117,6 +117,14 @@ describe('a label that cannot hold what must stay', () => {
     }
     for (const line of [...c.allergens, ...c.cautions, c.thaw!]) expect(squeezed(textOf(r.labels))).toContain(squeezed(line));
   });
+  it('is divided between its sentences, so that no allergen starts on one label and ends on the next', () => {
+    const long = (n: number) => `Contains: ${Array.from({ length: 6 }, (_, i) => `allergenword${n}x${i}`).join(' ')}`;
+    const { labels } = drawn(content({ allergens: [long(1), long(2), long(3)] }));
+    expect(labels.length).toBeGreaterThan(2);
+    const each = labels.map((l) => squeezed(textOf([l])));
+    for (const n of [1, 2, 3])
+      expect(each.filter((t) => t.includes(`allergenword${n}x`))).toEqual([expect.stringContaining(squeezed(long(n)))]);
+  });
   it('refuses in words when not even six labels would do', () =>
     expect(drawLabel(content({ cautions: [Array.from({ length: 900 }, () => 'wordsandwords').join(' ')] }), size, qr)).toMatchObject({
       ok: false,

@@ -25,7 +25,7 @@ const shortSpan = (s: Span, about: boolean): string =>
 export const longSpan = (s: Span, about: boolean): string =>
   s.low === s.high
     ? `${about ? 'about ' : ''}${figure(s.low)} ${pageUnit[s.unit][s.high === 1 ? 0 : 1]}`
-    : `${figure(s.low)} to ${figure(s.high)} ${pageUnit[s.unit][1]}`;
+    : `${figure(s.low)} to ${figure(s.high)} ${pageUnit[s.unit][s.high === 1 ? 0 : 1]}`;
 
 const power = (pct: number): string => (pct === 100 ? 'on full' : pct === 50 ? 'at half power' : `at ${pct}${nb}% power`);
 export const longPower = (pct: number): string => (pct === 100 ? 'at full power' : pct === 50 ? 'at half power' : `at ${pct} % power`);
