@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Express } from 'express';
@@ -6,6 +6,7 @@ import { pino } from 'pino';
 import type { TamboEvent } from '#core/contract';
 import { createApp } from './app.ts';
 import { makeClock, type Clock } from './clock/index.ts';
+import { makeDemo } from './demo/index.ts';
 import { Jobs } from './files/jobs.ts';
 import type { Context } from './http.ts';
 import { loadReference, openDb, type Db, type OpenDb } from './db/index.ts';
@@ -25,12 +26,49 @@ export const builtServer = path.join(import.meta.dirname, '../dist/server/main.j
 
 export const migrationsFolder = path.join(import.meta.dirname, 'db/migrations');
 
-export function testServer(now = '2026-11-24T16:00:00.000Z'): TestServer {
-  const folder = mkdtempSync(path.join(tmpdir(), 'tambo-test-'));
-  const open = openDb(path.join(folder, 'test.sqlite'), migrationsFolder);
+/** Long work runs as it ships where it has been built, since a fresh process would translate the whole server first. */
+const builtJob = path.join(import.meta.dirname, '../dist/server/files/job.js');
+
+/** Databases that many tests begin with, made once and copied. */
+const made = new Map<string, string>();
+let folderOfMade: string | undefined;
+
+function begun(name: string, fill: (db: Db) => void): string {
+  const known = made.get(name);
+  if (known) return known;
+  if (folderOfMade === undefined) {
+    const folder = mkdtempSync(path.join(tmpdir(), 'tambo-made-'));
+    folderOfMade = folder;
+    process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
+  }
+  const file = path.join(folderOfMade, `${made.size}.sqlite`);
+  const open = openDb(file, migrationsFolder);
   loadReference(open.db);
+  fill(open.db);
+  open.close();
+  made.set(name, file);
+  return file;
+}
+
+/** A server at a moment: over an empty household, or the demo's as it has been lived until then. */
+export function testServer(now = '2026-11-24T16:00:00.000Z', { demo = false } = {}): TestServer {
+  const folder = mkdtempSync(path.join(tmpdir(), 'tambo-test-'));
+  const dbFile = path.join(folder, 'test.sqlite');
+  copyFileSync(
+    demo ? begun(`demo ${now}`, (db) => makeDemo(db, { now, zone: 'Europe/London', seed: 7 })) : begun('empty', () => undefined),
+    dbFile,
+  );
+  const open = openDb(dbFile, migrationsFolder);
   const clock = makeClock({ TAMBO_NOW: now, TAMBO_CLOCK: 'stopped' });
-  const ctx: Context = { db: open.db, open, dbFile: path.join(folder, 'test.sqlite'), folder, jobs: new Jobs(), clock, migrationsFolder };
+  const ctx: Context = {
+    db: open.db,
+    open,
+    dbFile,
+    folder,
+    jobs: new Jobs(existsSync(builtJob) ? builtJob : undefined),
+    clock,
+    migrationsFolder,
+  };
   return {
     app: createApp(ctx, { log: pino({ level: 'silent' }) }),
     ctx,

@@ -4,7 +4,6 @@ import { addDays, daysFrom, weekdayOf } from '#core/kitchen';
 import type { EatAnswer, FrameAnswer, KitchenAnswer, SessionView, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/session';
 import { schema } from '../db/index.ts';
 import { testServer } from '../testing.ts';
-import { makeDemo } from './makeDemo.ts';
 
 /** Days on which calendars trip: summer time both ways, a month's end, a leap day, a year's end, each weekday. */
 const anchors = [
@@ -20,8 +19,7 @@ const anchors = [
 const few = process.env.TAMBO_THOROUGH ? anchors : anchors.slice(0, 3);
 
 describe.each(few)('the demo household on %s', (day) => {
-  const s = testServer(`${day}T15:00:00.000Z`);
-  makeDemo(s.db, { now: s.clock.now(), zone: 'Europe/London', seed: 7 });
+  const s = testServer(`${day}T15:00:00.000Z`, { demo: true });
   const get = async <T>(path: string): Promise<T> => (await request(s.app).get(`/api${path}`)).body as T;
 
   it('says one number for one thing on all pages', async () => {

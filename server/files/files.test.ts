@@ -11,7 +11,6 @@ import { exportSchema } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import type { FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/session';
 import { openDb, type OpenDb } from '../db/index.ts';
-import { makeDemo } from '../demo/makeDemo.ts';
 import { migrationsFolder, stamped, testServer, type TestServer } from '../testing.ts';
 import { makeBackup } from './backup.ts';
 import { copiesFolder, listCopies } from './copies.ts';
@@ -31,8 +30,7 @@ let whole: string;
 let manifest: Manifest;
 
 beforeAll(async () => {
-  s = testServer(now);
-  makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
+  s = testServer(now, { demo: true });
   whole = at('whole.zip');
   manifest = await makeBackup({ dbFile: s.ctx.dbFile, migrationsFolder, out: whole, now }, quiet);
 }, 60_000);

@@ -30,11 +30,17 @@ const mostRemembered = 20;
 /** Long work in processes of their own, each with progress and an end that can be asked for; all end with the server. */
 export class Jobs {
   private readonly jobs = new Map<string, Running>();
+  private readonly at: string;
+
+  /** @param at the job's program, when it is not the one beside this server */
+  constructor(at = program) {
+    this.at = at;
+  }
 
   start(job: Job): { id: string; finished: Promise<unknown> } {
     const id = ulid();
-    const child = fork(program, [], {
-      execArgv: program.endsWith('.ts') ? ['--import', 'tsx'] : [],
+    const child = fork(this.at, [], {
+      execArgv: this.at.endsWith('.ts') ? ['--import', 'tsx'] : [],
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     });
     const state: JobState = { id, kind: job.kind, state: 'running', share: 0, says: 'Starting' };

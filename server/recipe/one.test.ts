@@ -1,13 +1,11 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { RecipeAnswer, RecipeBrief } from '#core/session';
-import { makeDemo } from '../demo/index.ts';
 import { testServer, type TestServer } from '../testing.ts';
 
 let s: TestServer;
 beforeAll(() => {
-  s = testServer('2026-11-24T16:00:00.000Z');
-  makeDemo(s.db, { now: s.clock.now(), zone: 'Europe/London', seed: 7 });
+  s = testServer('2026-11-24T16:00:00.000Z', { demo: true });
 });
 afterAll(() => s.close());
 

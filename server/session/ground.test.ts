@@ -17,15 +17,13 @@ import {
   type Ground,
 } from '#core/session';
 import { acceptEvents } from '../events/index.ts';
-import { makeDemo } from '../demo/makeDemo.ts';
 import { testServer } from '../testing.ts';
 import { packsInStore } from './world.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 
 function demo() {
-  const s = testServer(now);
-  makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
+  const s = testServer(now, { demo: true });
   const get = async <T>(path: string): Promise<T> => (await request(s.app).get(`/api${path}`)).body as T;
   return { ...s, get };
 }

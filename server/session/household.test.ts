@@ -15,7 +15,6 @@ import {
   type TodayAnswer,
 } from '#core/session';
 import { withGuests, withPresence } from '#core/kitchen';
-import { makeDemo } from '../demo/makeDemo.ts';
 import { stamped, testServer, type TestServer } from '../testing.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
@@ -30,8 +29,7 @@ const write = (changes: { table: string; id: string; data: unknown }[]) =>
     .send({ writeId: `hw${(n += 1)}`, device: 'test', instant: now, label: 'test', changes });
 
 beforeAll(() => {
-  s = testServer(now);
-  makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
+  s = testServer(now, { demo: true });
 }, 60_000);
 afterAll(() => s.close());
 
