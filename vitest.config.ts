@@ -27,6 +27,8 @@ export default defineConfig({
           pool: 'forks',
           isolate: false,
           maxWorkers: 2,
+          // after the core when both run, which has another number of workers
+          sequence: { groupOrder: 1 },
         },
       },
     ],

@@ -4,7 +4,7 @@ import { codeFrom } from '#core/pack';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
 import { testGround, testPack, testSession } from './fixtures.ts';
-import { afterWaiting, storeAnswer, viewOf, worldOfGround, type Ground } from './index.ts';
+import { afterWaiting, frameAnswer, storeAnswer, viewOf, worldOfGround, type Ground } from './index.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 let counter = 0;
@@ -34,6 +34,16 @@ describe('a kept household after what waits', () => {
     expect(after.lately[0]).toMatchObject({ packId: 'a', portions: 4, kind: 'meal' });
     expect(after.eatenDays).toEqual([{ group: 'dinner', day: '2026-11-24', portions: 4 }]);
     expect(worldOfGround(after).book.dinnerLogged('2026-11-24')).toBe(true);
+  });
+  it('counts broth by the half litre, however many portions it was called', () => {
+    for (const portions of [1, 2, 5]) {
+      const broth = testPack('c', { kind: 'broth', code: codeFrom(3), portions, volumeMl: 1000 });
+      const after = afterWaiting(ground({ packs: [broth] }), { events: [eaten('c', portions)], writes: [] });
+      expect(after.eatenDays).toEqual([{ group: 'broth', day: '2026-11-24', portions: 2 }]);
+      const { world, book } = worldOfGround(ground({ packs: [broth] }));
+      expect(storeAnswer(world, book, now).packs).toHaveLength(1);
+      expect(frameAnswer(world, book, now, true).supplies.broth).toMatchObject({ count: 2, runway: { left: 2 } });
+    }
   });
   it('keeps what stays of a pack', () => {
     const after = afterWaiting(ground(), { events: [eaten('a', 1.5, 'fridge')], writes: [] });

@@ -18,7 +18,7 @@ import { applyEvent, effective, newestOf, statusOf, type ContainerUse, type Pack
 import type { Book, EatenEntry } from './answer/book.ts';
 import type { Run } from './run.ts';
 import { densityOfRuns, runOf } from './runs.ts';
-import type { EatenDay } from './supply.ts';
+import { eatenUnits, type EatenDay } from './supply.ts';
 import { scaleOptionsOf, type World } from './world.ts';
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
@@ -209,7 +209,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
       if (event.type !== 'eaten') continue;
       const portions = event.data.guests + event.data.shares.reduce((s, x) => s + x.portions, 0);
       const group = groupOf(after.kind);
-      if (group) eatenDays.push({ group, day: event.data.day, portions });
+      if (group) eatenDays.push({ group, day: event.data.day, portions: eatenUnits(after, portions) });
       lately.unshift({
         eventId: event.id,
         packId: subject,

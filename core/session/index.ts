@@ -23,7 +23,7 @@ export {
 } from './labels.ts';
 export { sessionLog, type SessionLog, type TaskLog } from './log.ts';
 export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
-export { saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
+export { brothUnitMl, eatenUnits, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { asksAboutDinner, todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';

@@ -1,11 +1,11 @@
 import type { Day } from '#core/contract';
 import { addDays, demand, groupOf, isDinner, sayDay, type Demand, type SupplyGroup } from '#core/kitchen';
 import { runway, type DayEaten, type Runway } from '#core/eat';
-import { ownEvening, sharesOf, type Moment, type Shares } from '#core/store';
+import { ownEvening, sharesOf, type Moment, type PackState, type Shares } from '#core/store';
 import { dinnerFood, dinnerQuarters, dinnersLeft } from './dinners.ts';
 import type { World } from './world.ts';
 
-/** What was eaten from the store by group and day, from the log. */
+/** What was eaten from the store by group and day, from the log, in the group's own units (`eatenUnits`). */
 export interface EatenDay extends DayEaten {
   group: SupplyGroup;
 }
@@ -50,7 +50,11 @@ function remembered(world: World, input: string, make: () => Runway): Runway {
 }
 
 /** Half a litre: what a unit of broth is. */
-const brothUnitMl = 500;
+export const brothUnitMl = 500;
+
+/** Eaten portions of a pack as its group counts them: portions of dinners, cubes, half litres of broth. */
+export const eatenUnits = (pack: Pick<PackState, 'kind' | 'portions' | 'volumeMl'>, portions: number): number =>
+  groupOf(pack.kind) === 'broth' ? ((portions / pack.portions) * pack.volumeMl) / brothUnitMl : portions;
 
 export const saysLast = (r: Runway): string => {
   if (r.left <= 0) return 'none left';
@@ -92,7 +96,7 @@ export function supplies(
             ? Math.min(p.left, demandOn(ownEvening(p, at) ?? today).quarters / 4)
             : group === 'baby'
               ? p.left / cubesPerMeal
-              : p.left,
+              : eatenUnits(p, p.left),
       })),
   ];
   const startDay = tonightLogged ? addDays(today, 1) : today;
@@ -116,20 +120,14 @@ export function supplies(
   );
   const cubes = stock.filter((p) => p.kind === 'puree').reduce((s, p) => s + p.left, 0);
   const hasBaby = eaters.some((e) => e.stage === 'baby');
-  const brothMl = stock.filter((p) => p.kind === 'broth').reduce((s, p) => s + (p.left / p.portions) * p.volumeMl, 0);
+  const broths = stock.filter((p) => p.kind === 'broth').reduce((s, p) => s + eatenUnits(p, p.left), 0);
   return {
     dinners,
     ...(hasBaby && {
       baby: make('baby', cubes / cubesPerMeal, Math.floor(cubes / cubesPerMeal), 'baby meals', (day) => demandOn(day).babyMeals),
     }),
-    ...((brothMl > 0 || household.brothPacksPerWeek > 0) && {
-      broth: make(
-        'broth',
-        brothMl / brothUnitMl,
-        Math.floor(brothMl / brothUnitMl + 1e-9),
-        'packs of broth',
-        () => household.brothPacksPerWeek / 7,
-      ),
+    ...((broths > 0 || household.brothPacksPerWeek > 0) && {
+      broth: make('broth', broths, Math.floor(broths + 1e-9), 'packs of broth', () => household.brothPacksPerWeek / 7),
     }),
     probable: probable.length,
     past: past.length,

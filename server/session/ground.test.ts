@@ -3,6 +3,7 @@ import request from 'supertest';
 import { afterAll, describe, expect, it } from 'vitest';
 import type { Session, TamboEvent } from '#core/contract';
 import { addMinutes } from '#core/kitchen';
+import { codeFrom } from '#core/pack';
 import {
   afterWaiting,
   eatAnswer,
@@ -17,7 +18,8 @@ import {
   type Ground,
 } from '#core/session';
 import { acceptEvents } from '../events/index.ts';
-import { testServer } from '../testing.ts';
+import { stamped, testServer } from '../testing.ts';
+import { testFilled } from '../../core/store/fixtures.ts';
 import { packsInStore } from './world.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
@@ -64,6 +66,31 @@ describe('the kept household', () => {
       ['session', `/sessions/${next.id}`],
     ] as const)
       expect(here[name], name).toEqual(await shared.get(path));
+  });
+
+  it('counts eaten broth by the half litre, here as on the server', async () => {
+    const s = demo();
+    try {
+      const filled = stamped('filled', ['broth1'], testFilled({ code: codeFrom(7), kind: 'broth', portions: 5, volumeMl: 1000 }));
+      expect(acceptEvents(s.db, [filled], now)[0]?.status).toBe('kept');
+      const event = stamped('eaten', ['broth1'], {
+        day: '2026-11-24',
+        meal: 'dinner',
+        shares: [{ eaterId: 'eater_osk', portions: 4 }],
+        guests: 0,
+        rest: 'fridge',
+      });
+      const units = async (): Promise<number> =>
+        (await s.get<Ground>('/ground')).eatenDays.filter((d) => d.group === 'broth').reduce((sum, d) => sum + d.portions, 0);
+      const before = await units();
+      const waiting = afterWaiting(await s.get<Ground>('/ground'), { events: [event], writes: [] });
+      expect(acceptEvents(s.db, [event], now)[0]?.status).toBe('kept');
+      const drunk = 1.6;
+      expect(await units()).toBeCloseTo(before + drunk, 9);
+      expect(waiting.eatenDays.filter((d) => d.group === 'broth').reduce((sum, d) => sum + d.portions, 0)).toBeCloseTo(before + drunk, 9);
+    } finally {
+      s.close();
+    }
   });
 
   it('shows what waits as the server will once it is sent', async () => {

@@ -1,4 +1,4 @@
-import { and, count, eq, gte, inArray, sum } from 'drizzle-orm';
+import { and, count, eq, gte, inArray, ne, sql, sum } from 'drizzle-orm';
 import type { Household, Recipe, Revision } from '#core/contract';
 import {
   addDays,
@@ -10,7 +10,7 @@ import {
   type ReferenceRow,
 } from '#core/kitchen';
 import type { EatenDay, World } from '#core/session';
-import { densityOfRuns, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
+import { brothUnitMl, densityOfRuns, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
@@ -228,16 +228,30 @@ function readWorld(db: Db): World {
   };
 }
 
-/** What was eaten lately, by group and day; older than a dozen half-lives weighs nothing. */
+/** What was eaten lately, by group and day, in each group's units; older than a dozen half-lives weighs nothing. */
 export function eatenDays(db: Db, today: string): EatenDay[] {
-  const t = schema.eatenLog;
+  const { eatenLog: t, packState, event } = schema;
+  const lately = gte(t.day, addDays(today, -336));
   const rows = db
     .select({ day: t.day, kind: t.kind, portions: sum(t.portions).mapWith(Number) })
     .from(t)
-    .where(gte(t.day, addDays(today, -336)))
+    .where(and(lately, ne(t.kind, 'broth')))
     .groupBy(t.day, t.kind)
     .all();
-  return rows.flatMap((r) => {
+  // a litre of broth is two half litres, however many portions it was called
+  const broths = db
+    .select({
+      day: t.day,
+      kind: t.kind,
+      portions: sum(sql`${t.portions} * (${event.data} ->> 'volumeMl') / (${event.data} ->> 'portions') / ${brothUnitMl}`).mapWith(Number),
+    })
+    .from(t)
+    .innerJoin(packState, eq(packState.packId, t.packId))
+    .innerJoin(event, eq(event.id, packState.filledId))
+    .where(and(lately, eq(t.kind, 'broth')))
+    .groupBy(t.day, t.kind)
+    .all();
+  return [...rows, ...broths].flatMap((r) => {
     const group = groupOf(r.kind);
     return group ? [{ group, day: r.day, portions: r.portions }] : [];
   });
