@@ -184,7 +184,7 @@ test('Bases: a dish says what it draws, the base what its dishes ask, and the pl
   await page.getByRole('button', { name: 'Add Turkey and barley meatballs' }).click();
   await page.getByRole('textbox', { name: /Portions of Turkey/ }).fill('60');
   // the fit of the sixty, not of what stood there before
-  await expect(page.getByText(/30 drawn by .*not enough yet/)).toBeVisible();
+  await expect(page.getByText(/30\S* drawn by .*not enough yet/)).toBeVisible();
   await page.getByRole('button', { name: /Cook .* of it too/ }).click();
   await expect(page.getByText('not enough yet')).toBeHidden();
 });
