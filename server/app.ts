@@ -11,7 +11,7 @@ import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
 import { fileRoutes } from './files/index.ts';
-import { HttpRefusal, type Context } from './http.ts';
+import { HttpRefusal, notWhileHeld, type Context } from './http.ts';
 import { kitchenRoutes } from './kitchen/routes.ts';
 import { packRoutes } from './pack/routes.ts';
 import { recipeRoutes } from './recipe/routes.ts';
@@ -70,7 +70,8 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     pinoHttp({
       logger: options.log,
       autoLogging: { ignore: (req) => !req.url?.startsWith('/api') },
-      customLogLevel: (_req, res) => (res.statusCode >= 500 ? 'error' : 'debug'),
+      // "not now" is an answer like any other
+      customLogLevel: (_req, res) => (res.statusCode >= 500 && res.statusCode !== 503 ? 'error' : 'debug'),
     }),
   );
   // level 1: answers are small and the time to pack them counts more than the bytes
@@ -81,6 +82,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     '/api/health',
     (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
   );
+  for (const door of ['/api/events', '/api/writes', '/api/undo', '/api/codes']) app.post(door, notWhileHeld(ctx));
   app.post('/api/events', (req, res) => {
     const body = eventsBody.safeParse(req.body);
     if (!body.success)

@@ -15,6 +15,10 @@ export interface Context {
   jobs: Jobs;
   clock: Clock;
   migrationsFolder: string;
+  /** Set while another household is being put in place: nothing is taken in meanwhile, and this is why. */
+  held?: string;
+  /** What the last start had to put right, for the page of copies. */
+  startSaid?: string;
 }
 
 /** An answer in the 4xx: what was wrong, in words, with path, expected, got. */
@@ -30,6 +34,17 @@ export class HttpRefusal extends Error {
 
 export const notFound = (what: string, got: string): HttpRefusal =>
   new HttpRefusal(404, `${what} is not known here.`, [{ path: 'id', expected: `${what} that exists`, got }]);
+
+/** Turns away what would write while writes are held; the device keeps it and sends it again by itself. */
+export const notWhileHeld =
+  (ctx: Context): RequestHandler =>
+  (_req, res, next) => {
+    if (ctx.held === undefined) return next();
+    res
+      .status(503)
+      .setHeader('Retry-After', '1')
+      .json({ message: `Not now: ${ctx.held} What you entered stays on this device and is sent again by itself.`, refusals: [] });
+  };
 
 /** A handler that answers with what it returns. */
 export const answer =

@@ -3,10 +3,10 @@ import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { makeClock } from './clock/index.ts';
-import { allDocuments, loadReference, openDb } from './db/index.ts';
+import { allDocuments, loadReference, openDb, type OpenDb } from './db/index.ts';
 import { ensureProjection } from './events/index.ts';
 import { dataFolder } from './folder.ts';
-import { dailyCopy } from './files/index.ts';
+import { clearHalfMade, dailyCopy, unfinishedSwap } from './files/index.ts';
 import { Jobs } from './files/jobs.ts';
 import type { Context } from './http.ts';
 import { listen } from './listen.ts';
@@ -39,7 +39,26 @@ async function main(): Promise<void> {
   const log = pino({ level: process.env.TAMBO_LOG ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
   const clock = makeClock(process.env);
   const migrationsFolder = firstThat(path.join(here, '../migrations'), path.join(here, 'db/migrations'));
-  const open = openDb(folder.dbFile, migrationsFolder);
+  const swap = unfinishedSwap(folder.folder, folder.dbFile);
+  clearHalfMade(folder.folder);
+  let startSaid = swap?.says;
+  const opened = (): OpenDb => {
+    const open = openDb(folder.dbFile, migrationsFolder);
+    swap?.opened();
+    return open;
+  };
+  const openedBack = (error: unknown): OpenDb => {
+    if (!swap) throw error;
+    startSaid = swap.back();
+    return openDb(folder.dbFile, migrationsFolder);
+  };
+  let open: OpenDb;
+  try {
+    open = opened();
+  } catch (error) {
+    open = openedBack(error);
+  }
+  if (startSaid !== undefined) say(startSaid);
   loadReference(open.db);
   ensureProjection(open);
   if (demo && allDocuments(open.db, 'household').length === 0) {
@@ -48,7 +67,16 @@ async function main(): Promise<void> {
     makeDemo(open.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
   }
 
-  const ctx: Context = { db: open.db, open, dbFile: folder.dbFile, folder: folder.folder, jobs: new Jobs(), clock, migrationsFolder };
+  const ctx: Context = {
+    db: open.db,
+    open,
+    dbFile: folder.dbFile,
+    folder: folder.folder,
+    jobs: new Jobs(),
+    clock,
+    migrationsFolder,
+    ...(startSaid !== undefined && { startSaid }),
+  };
   const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
   const listening = await listen(app, {

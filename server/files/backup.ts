@@ -5,8 +5,10 @@ import { Transform } from 'node:stream';
 import { createGzip } from 'node:zlib';
 import { ZipFile } from 'yazl';
 import { documentById, openDb, storeId, type Db, type OpenDb } from '../db/index.ts';
-import { backupNames, backupVersion, type Counts, type Manifest, type Tell } from './format.ts';
+import { powerCutAt } from '../faults.ts';
+import { backupNames, backupVersion, BadFile, type Counts, type Manifest, type Tell } from './format.ts';
 import { writeExport } from './exportJson.ts';
+import { unpack } from './unpack.ts';
 
 /** What is in a database, for a look before anything is changed. */
 export function countsOf({ sqlite }: Pick<OpenDb, 'sqlite'>): Counts {
@@ -44,6 +46,16 @@ function measured() {
 /** Fast before small: the disk is larger than the evening. */
 const compressionLevel = 1;
 
+/**
+ * A copy as the disk gives it back: the manifest, the database and the export by size and digest. Every row has been read for the export of the same bytes.
+ * @throws BadFile when it is not what was written
+ */
+async function readBack(file: string, written: Manifest, databaseOut: string): Promise<void> {
+  const read = await unpack(file, databaseOut, written.migrations, () => undefined, { exportToo: true });
+  if (JSON.stringify(read) !== JSON.stringify(written))
+    throw new BadFile('The copy is not what was written.', 'its manifest', 'another one');
+}
+
 export interface BackupOptions {
   dbFile: string;
   migrationsFolder: string;
@@ -60,7 +72,8 @@ export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupO
   const copy = `${out}.copy.sqlite`;
   const json = `${out}.export.json`;
   const part = `${out}.part`;
-  const temporary = [copy, `${copy}-wal`, `${copy}-shm`, json, part];
+  const back = `${out}.back.sqlite`;
+  const temporary = [back, copy, `${copy}-wal`, `${copy}-shm`, json, part];
   for (const f of temporary) rmSync(f, { force: true });
   try {
     tell({ share: 0.02, says: 'Copying the database' });
@@ -76,6 +89,8 @@ export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupO
       migrations: migrationsIn(db),
       counts: countsOf(db),
     };
+    const { quick_check: check } = db.sqlite.prepare('pragma quick_check(1)').get() as { quick_check: string };
+    if (check !== 'ok') throw new Error(`the household's own file is damaged (${check.slice(0, 100)})`);
     // nothing of the copy waits in a log beside it while it is read
     db.sqlite.exec('PRAGMA wal_checkpoint(TRUNCATE)');
 
@@ -103,6 +118,9 @@ export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupO
     zip.addBuffer(Buffer.from(`${JSON.stringify(manifest, null, 2)}\n`), backupNames.manifest);
     zip.end();
     await once(written, 'close');
+    tell({ share: 0.9, says: 'Reading it back' });
+    await readBack(part, manifest, back);
+    powerCutAt('copy:read');
     renameSync(part, out);
     tell({ share: 1, says: 'Done' });
     return manifest;

@@ -1,1 +1,3 @@
+export { clearHalfMade } from './copies.ts';
 export { dailyCopy, fileRoutes } from './routes.ts';
+export { unfinishedSwap } from './swap.ts';

@@ -78,8 +78,13 @@ export class Jobs {
     return this.jobs.get(id)?.state;
   }
 
-  running(kind: Job['kind']): string | undefined {
-    return [...this.jobs.values()].find((j) => j.state.kind === kind && j.state.state === 'running')?.state.id;
+  /** Stops what runs of a kind and waits for its end. */
+  async ended(kind: Job['kind']): Promise<void> {
+    for (const [id, { state, finished }] of this.jobs)
+      if (state.kind === kind && state.state === 'running') {
+        this.cancel(id);
+        await finished.catch(() => undefined);
+      }
   }
 
   cancel(id: string): boolean {

@@ -2,6 +2,7 @@ import { rmSync } from 'node:fs';
 import { documentSchemas, documentTables, eventSchema, referenceEditSchema, type Revision } from '#core/contract';
 import { loadReference, mergedRow, openDb, putReferenceEdit, storeId, type OpenDb } from '../db/index.ts';
 import { rebuild } from '../events/index.ts';
+import type { z } from 'zod';
 import { countsOf, householdName } from './backup.ts';
 import { BadFile, type Counts, type Manifest, type Tell } from './format.ts';
 import { unpack } from './unpack.ts';
@@ -47,6 +48,34 @@ function onlyTables({ sqlite }: Pick<OpenDb, 'sqlite'>): void {
     throw new BadFile(`The database in this backup is damaged. ${kept} Choose another copy.`, 'a sound database', check.slice(0, 100));
 }
 
+/** A value as it was written; undefined where it cannot be read, which no contract takes. */
+function valueOf(json: string): unknown {
+  try {
+    return JSON.parse(json) as unknown;
+  } catch {
+    return undefined;
+  }
+}
+const isRow = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
+
+const changeColumns = ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'at', 'device', 'label'] as const;
+
+/** What was changed when: each with documents that hold to the contract before and after, since an undo puts them back. */
+function bringInChanges(from: OpenDb, to: OpenDb, leave: (table: string, id: string, why: string) => void): void {
+  const insert = to.sqlite.prepare(
+    `insert or ignore into change (${changeColumns.join(', ')}) values (${changeColumns.map(() => '?').join(', ')})`,
+  );
+  const rows = from.sqlite.prepare(`select ${changeColumns.join(', ')} from change order by rowid`).iterate();
+  for (const r of rows as Iterable<Record<(typeof changeColumns)[number], string | null>>) {
+    const schema = [...documentTables, 'reference'].includes(r.table_name ?? '')
+      ? ((documentSchemas as Record<string, z.ZodType>)[r.table_name ?? ''] ?? referenceEditSchema)
+      : undefined;
+    const bad = [r.before, r.after].some((v) => v !== null && valueOf(v) !== null && schema?.safeParse(valueOf(v)).success !== true);
+    if (bad || !schema) leave('change', String(r.id), `a change of ${String(r.table_name).slice(0, 40)} that cannot be read`);
+    else insert.run(changeColumns.map((c) => r[c]));
+  }
+}
+
 /** Everything a cook said, row by row through the contract into a fresh database; what is derived is worked out anew. */
 function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
   const leftOut: Look['leftOut'] = [];
@@ -68,7 +97,7 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
     for (const r of all<{ id: string; data: string; deleted: number; updated_at: string }>(
       `select id, data, deleted, updated_at from ${table} order by rowid`,
     )) {
-      const parsed = documentSchemas[table].safeParse(JSON.parse(r.data));
+      const parsed = documentSchemas[table].safeParse(valueOf(r.data));
       if (!parsed.success) leave(table, r.id, parsed.error.issues[0]?.message ?? 'not readable');
       else insert.run([r.id, r.data, r.deleted ? 1 : 0, r.updated_at]);
       if (parsed.success && table === 'recipe_revision')
@@ -88,12 +117,12 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
     const parsed = eventSchema.safeParse({
       id: r.id,
       type: r.type,
-      subjects: JSON.parse(r.subjects) as unknown,
+      subjects: valueOf(r.subjects),
       instant: r.instant,
       device: r.device,
       counter: r.counter,
       version: r.version,
-      data: JSON.parse(r.data) as unknown,
+      data: valueOf(r.data),
     });
     if (!parsed.success) {
       leave('event', r.id, parsed.error.issues[0]?.message ?? 'not readable');
@@ -103,15 +132,16 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
     for (const subject of new Set(parsed.data.subjects)) insertSubject.run([subject, r.id]);
   }
   copy('pack_code', ['code', 'given_to', 'given_at']);
-  copy('change', ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'at', 'device', 'label']);
+  bringInChanges(from, to, leave);
   copy('write_answer', ['write_id', 'status', 'body']);
   for (const r of all<{ edited: string; shipped: string; table_name: string; id: string }>(
     'select edited, shipped, table_name, id from ref_row where edited is not null',
   )) {
+    const [shipped, edited] = [valueOf(r.shipped), valueOf(r.edited)];
     const parsed = referenceEditSchema.safeParse({
       id: `${r.table_name}:${r.id}`,
       table: r.table_name,
-      row: mergedRow(JSON.parse(r.shipped) as Record<string, unknown>, JSON.parse(r.edited) as Record<string, unknown>),
+      row: isRow(shipped) && isRow(edited) ? mergedRow(shipped, edited) : undefined,
     });
     if (parsed.success) putReferenceEdit(to.db, parsed.data.id, parsed.data);
     else leave('reference', r.id, parsed.error.issues[0]?.message ?? 'not readable');

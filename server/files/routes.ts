@@ -1,4 +1,4 @@
-import { createWriteStream, existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { createWriteStream, existsSync, mkdirSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -6,13 +6,13 @@ import { Router, type Request } from 'express';
 import { ulid } from 'ulid';
 import { z } from 'zod';
 import { exportJsonSchema, refusals } from '#core/contract';
-import { openDb } from '../db/index.ts';
 import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { householdOf } from '../session/index.ts';
 import { migrationsIn } from './backup.ts';
-import { copiesFolder, copyName, copyPath, listCopies, tidyCopies } from './copies.ts';
+import { copiesFolder, copyName, copyPath, freeName, listCopies, tidyCopies } from './copies.ts';
 import { mostUploadBytes } from './format.ts';
 import { JobFailed } from './jobs.ts';
+import { putInPlace } from './swap.ts';
 
 const restoreFolder = (ctx: Context): string => {
   const folder = path.join(ctx.folder, 'restore');
@@ -22,11 +22,21 @@ const restoreFolder = (ctx: Context): string => {
 const readyFile = (ctx: Context, id: string): string => path.join(restoreFolder(ctx), `${id}.ready.sqlite`);
 const idPattern = /^[0-9A-HJKMNP-TV-Z]{26}$/;
 
-/** Starts a copy; one that is being made already is joined. */
-export function startBackup(ctx: Context, kind: 'daily' | 'hand' | 'before'): { id: string; name: string; finished: Promise<unknown> } {
+/** A copy that is being made. */
+interface Making {
+  id: string;
+  name: string;
+  finished: Promise<unknown>;
+}
+const making = new WeakMap<Context, Making>();
+
+/** Starts a copy; one that is being made already is joined, so that no two ever write under one name. */
+export function startBackup(ctx: Context, kind: 'daily' | 'hand' | 'before'): Making {
+  const known = making.get(ctx);
+  if (known) return known;
   const now = ctx.clock.now();
-  const name = copyName(kind, now, householdOf(ctx.db).timeZone);
   const folder = copiesFolder(ctx.folder);
+  const name = freeName(folder, copyName(kind, now, householdOf(ctx.db).timeZone));
   const { id, finished } = ctx.jobs.start({
     kind: 'backup',
     dbFile: ctx.dbFile,
@@ -34,14 +44,28 @@ export function startBackup(ctx: Context, kind: 'daily' | 'hand' | 'before'): { 
     out: path.join(folder, name),
     now,
   });
-  return { id, name, finished };
+  const one = { id, name, finished };
+  making.set(ctx, one);
+  const done = (): void => void making.delete(ctx);
+  finished.then(done, done);
+  return one;
+}
+
+/** A copy of what is here now, begun after writes were held: one that was begun before may lack the last of them. */
+async function copyOfBefore(ctx: Context): Promise<string> {
+  await making.get(ctx)?.finished.catch(() => undefined);
+  // whoever looks at a file reads this household too, and may not hold it open while it is exchanged
+  await ctx.jobs.ended('look');
+  const { name, finished } = startBackup(ctx, 'before');
+  await finished;
+  return name;
 }
 
 /** Makes today's copy unless there is one, and lets go of those no longer kept. */
 export async function dailyCopy(ctx: Context): Promise<string | undefined> {
   const folder = copiesFolder(ctx.folder);
   const name = copyName('daily', ctx.clock.now(), householdOf(ctx.db).timeZone);
-  if (existsSync(path.join(folder, name)) || ctx.jobs.running('backup')) return undefined;
+  if (existsSync(path.join(folder, name)) || making.has(ctx) || ctx.held !== undefined) return undefined;
   await startBackup(ctx, 'daily').finished;
   tidyCopies(folder);
   return name;
@@ -70,25 +94,6 @@ async function receive(req: Request, file: string): Promise<void> {
   }
 }
 
-/** The household that was looked at becomes the one that runs; the one before stands in the copy made first. */
-function putInPlace(ctx: Context, ready: string): void {
-  const aside = `${ctx.dbFile}.aside`;
-  ctx.open.close();
-  for (const end of ['-wal', '-shm']) rmSync(ctx.dbFile + end, { force: true });
-  renameSync(ctx.dbFile, aside);
-  try {
-    renameSync(ready, ctx.dbFile);
-    ctx.open = openDb(ctx.dbFile, ctx.migrationsFolder);
-    rmSync(aside, { force: true });
-  } catch (error) {
-    renameSync(aside, ctx.dbFile);
-    ctx.open = openDb(ctx.dbFile, ctx.migrationsFolder);
-    throw error;
-  } finally {
-    ctx.db = ctx.open.db;
-  }
-}
-
 const takeSchema = z.object({ id: z.string().regex(idPattern) });
 
 /** Copies of the household: made, listed, fetched; one looked at and put in place. Long work has progress and can be stopped. */
@@ -96,7 +101,11 @@ export function fileRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
     '/backups',
-    answer(() => ({ copies: listCopies(copiesFolder(ctx.folder)), folder: copiesFolder(ctx.folder) })),
+    answer(() => ({
+      copies: listCopies(copiesFolder(ctx.folder)),
+      folder: copiesFolder(ctx.folder),
+      ...(ctx.startSaid !== undefined && { startSaid: ctx.startSaid }),
+    })),
   );
   r.post(
     '/backup',
@@ -124,6 +133,7 @@ export function fileRoutes(ctx: Context): Router {
     answer((req) => ({ stopped: ctx.jobs.cancel(param(req, 'id')) })),
   );
   r.put('/restore', (req, res, next) => {
+    if (ctx.held !== undefined) return next(new HttpRefusal(409, `Not now: ${ctx.held} Choose the file again in a moment.`));
     const id = ulid();
     const file = path.join(restoreFolder(ctx), `${id}.zip`);
     receive(req, file).then(() => {
@@ -146,11 +156,12 @@ export function fileRoutes(ctx: Context): Router {
     const ready = readyFile(ctx, parsed.data.id);
     if (!existsSync(ready))
       return next(new HttpRefusal(404, 'This backup has not been looked at, or was put in place already. Choose the file again.', []));
-    const before = startBackup(ctx, 'before');
-    before.finished
-      .then(() => {
-        putInPlace(ctx, ready);
-        res.json({ before: before.name });
+    if (ctx.held !== undefined) return next(new HttpRefusal(409, `Not now: ${ctx.held} Nothing was changed by this.`));
+    ctx.held = 'another household is being put in place.';
+    copyOfBefore(ctx)
+      .then((before) => {
+        putInPlace(ctx, ready, before);
+        res.json({ before });
       })
       .catch((error: unknown) =>
         next(
@@ -162,7 +173,8 @@ export function fileRoutes(ctx: Context): Router {
               )
             : error,
         ),
-      );
+      )
+      .finally(() => delete ctx.held);
   });
   r.post(
     '/restore/leave',

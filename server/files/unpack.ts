@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { createWriteStream, statSync } from 'node:fs';
 import { pipeline } from 'node:stream/promises';
-import { Transform, type Readable } from 'node:stream';
+import { Transform, Writable, type Readable } from 'node:stream';
 import { createGunzip } from 'node:zlib';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import { backupNames, backupVersion, BadFile, manifestSchema, type Manifest, type Tell } from './format.ts';
@@ -65,11 +65,60 @@ async function manifestOf(zip: ZipFile, entry: Entry): Promise<Manifest> {
   return parsed.data;
 }
 
+class Nowhere extends Writable {
+  override _write(_chunk: unknown, _encoding: unknown, done: () => void): void {
+    done();
+  }
+}
+
+/** Unpacks an entry while its size and digest are held against what was written. */
+async function checked(
+  zip: ZipFile,
+  entry: Entry,
+  facts: Manifest['files'][typeof backupNames.database],
+  what: string,
+  out: Writable,
+): Promise<void> {
+  const hash = createHash('sha256');
+  let bytes = 0;
+  const check = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      bytes += chunk.length;
+      hash.update(chunk);
+      // no more is unpacked than was said: a small file cannot fill the disk
+      if (bytes > facts.bytes)
+        done(new BadFile(`This backup is damaged: its ${what} is longer than it says. ${kept}`, `${facts.bytes} bytes`, 'more'));
+      else done(null, chunk);
+    },
+  });
+  try {
+    await pipeline(await streamOf(zip, entry), createGunzip(), check, out);
+  } catch (error) {
+    if (error instanceof BadFile) throw error;
+    throw new BadFile(`This backup is cut off or damaged. ${kept} Choose another copy.`, `a whole ${what}`, 'a part of one');
+  }
+  if (bytes !== facts.bytes)
+    throw new BadFile(`This backup is damaged: its ${what} is shorter than it says. ${kept}`, `${facts.bytes} bytes`, `${bytes} bytes`);
+  if (hash.digest('hex') !== facts.sha256)
+    throw new BadFile(
+      `This backup was changed or damaged after it was made. ${kept} Choose another copy.`,
+      `sha256 ${facts.sha256.slice(0, 12)}...`,
+      'another one',
+    );
+}
+
 /**
  * Takes the database out of a backup and checks it against the manifest: size and digest must be what was written.
+ * @param exportToo the open export is held against it as well
  * @throws BadFile when it is no backup, cut off, damaged, newer, or unpacks to more than it says
  */
-export async function unpack(file: string, databaseOut: string, migrationsKnown: number, tell: Tell): Promise<Manifest> {
+export async function unpack(
+  file: string,
+  databaseOut: string,
+  migrationsKnown: number,
+  tell: Tell,
+  { exportToo = false } = {},
+): Promise<Manifest> {
   if (statSync(file).size === 0) throw new BadFile(`This file is empty. ${kept}`, 'a backup', 'nothing');
   let zip: ZipFile;
   try {
@@ -99,34 +148,10 @@ export async function unpack(file: string, databaseOut: string, migrationsKnown:
         `a database of at most ${migrationsKnown} steps`,
         `${manifest.migrations} steps`,
       );
-    const facts = manifest.files[backupNames.database];
     tell({ share: 0.1, says: 'Unpacking' });
-    const hash = createHash('sha256');
-    let bytes = 0;
-    const check = new Transform({
-      transform(chunk: Buffer, _encoding, done) {
-        bytes += chunk.length;
-        hash.update(chunk);
-        // no more is unpacked than was said: a small file cannot fill the disk
-        if (bytes > facts.bytes)
-          done(new BadFile(`This backup is damaged: its database is longer than it says. ${kept}`, `${facts.bytes} bytes`, 'more'));
-        else done(null, chunk);
-      },
-    });
-    try {
-      await pipeline(await streamOf(zip, databaseEntry), createGunzip(), check, createWriteStream(databaseOut));
-    } catch (error) {
-      if (error instanceof BadFile) throw error;
-      throw new BadFile(`This backup is cut off or damaged. ${kept} Choose another copy.`, 'a whole database', 'a part of one');
-    }
-    if (bytes !== facts.bytes)
-      throw new BadFile(`This backup is damaged: its database is shorter than it says. ${kept}`, `${facts.bytes} bytes`, `${bytes} bytes`);
-    if (hash.digest('hex') !== facts.sha256)
-      throw new BadFile(
-        `This backup was changed or damaged after it was made. ${kept} Choose another copy.`,
-        `sha256 ${facts.sha256.slice(0, 12)}...`,
-        'another one',
-      );
+    await checked(zip, databaseEntry, manifest.files[backupNames.database], 'database', createWriteStream(databaseOut));
+    const exportEntry = entries.get(backupNames.export);
+    if (exportToo && exportEntry) await checked(zip, exportEntry, manifest.files[backupNames.export], 'export', new Nowhere());
     return manifest;
   } finally {
     zip.close();
