@@ -45,8 +45,20 @@ describe('the door', () => {
   it('says what it does not serve', async () => {
     expect((await get('/nothing')).status).toBe(404);
   });
-  it('sets the content policy', async () => {
-    expect((await get('/health')).headers['content-security-policy']).toContain("default-src 'self'");
+  it('sets the content policy, as tight for fonts as for the rest', async () => {
+    const policy = (await get('/health')).headers['content-security-policy']!.split(';');
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).toContain("font-src 'self'");
+    expect(policy.filter((p) => /https?:|\*/.test(p))).toEqual([]);
+  });
+  it('turns away addresses, encodings and bodies that cannot be read, in their own class', async () => {
+    for (const path of ['/%', '/api/%', '/api/packs/%E0%A4%A', '/api/recipes/%ff', '/p/%c3%28'])
+      expect((await request(s.app).get(path)).status, path).toSatisfy((n: number) => n >= 400 && n < 500);
+    const send = (encoding: string, type = 'application/json') =>
+      request(s.app).post('/api/events').set('content-type', type).set('content-encoding', encoding).send('[]');
+    expect((await send('gzip')).status).toBe(400);
+    expect((await send('rot13')).status).toBe(415);
+    expect((await send('identity', 'application/json; charset=klingon')).status).toBe(415);
   });
 });
 
@@ -140,6 +152,38 @@ describe('writes', () => {
     });
     expect(((await get('/kitchen')).body as { eaters: unknown[] }).eaters).toHaveLength(0);
   });
+  it.each([
+    [
+      'a line of less than nothing',
+      'recipe_revision',
+      testRevision({ id: 'brick1', lines: [{ ...testRevision().lines[0]!, amount: '-1' }] }),
+    ],
+    ['a serving of next to nothing', 'recipe_revision', testRevision({ id: 'brick2', serving: { amount: 1e-12, unit: 'g' } })],
+    ['servings without end', 'recipe_revision', testRevision({ id: 'brick3', servings: 1e9 })],
+    ['dinner at no time of day', 'household', { ...testHousehold, id: 'household', dinnerAt: '99:99' }],
+    ['a zone that is none', 'household', { ...testHousehold, id: 'household', timeZone: 'Mars/Olympus' }],
+    ['a language that is none', 'household', { ...testHousehold, id: 'household', locale: 'x_y!' }],
+    ['a session that starts at no time of day', 'session', { ...testSession(), startAt: '24:61' }],
+    ['a delete that does not say so', 'eater', undefined],
+  ])('turns away %s', async (_what, table, data) => {
+    const res = await write([{ table, id: (data as { id: string } | undefined)?.id ?? 'e9', data }]);
+    expect(res.status).toBe(422);
+    expect((res.body as { refusals: unknown[] }).refusals.length).toBeGreaterThan(0);
+  });
+  it('refuses another content under a number that was used', async () => {
+    const body = {
+      writeId: 'used',
+      device: 'test',
+      instant: '2026-11-24T12:00:00.000Z',
+      label: 'add',
+      changes: [{ table: 'eater', id: 'e7', data: testEater('e7') }],
+    };
+    expect((await post('/writes', body)).status).toBe(200);
+    const other = { ...body, changes: [{ table: 'eater', id: 'e7', data: null }] };
+    expect((await post('/writes', other)).status).toBe(409);
+    expect((await post('/writes', body)).status).toBe(200);
+    await write([{ table: 'eater', id: 'e7', data: null }]);
+  });
   it('answers a retry the same and changes nothing', async () => {
     const body = {
       writeId: 'retry',
@@ -186,9 +230,6 @@ describe('writes', () => {
         ])
       ).body,
     ).toMatchObject({ refusals: [{ path: 'batches.0.revisionId' }] });
-  });
-  it('refuses a time zone that is none', async () => {
-    expect((await write([{ table: 'household', id: 'household', data: { ...testHousehold, timeZone: 'Mars/Olympus' } }])).status).toBe(409);
   });
 });
 

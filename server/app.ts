@@ -39,6 +39,24 @@ const onError =
         refusals: [{ path: '(body)', expected: 'JSON of at most 6 MB', got: String((error as { type: string }).type) }],
       });
     }
+    // an address, an encoding or a body that cannot be read is no fault of ours
+    const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
+    if (status >= 400 && status < 500)
+      return void res.status(status).json({
+        message: 'This request cannot be read; nothing was kept.',
+        refusals: [
+          {
+            path: '(request)',
+            expected: 'an address and a body in UTF-8',
+            got: error instanceof Error ? error.message.slice(0, 120) : 'something else',
+          },
+        ],
+      });
+    if (error instanceof URIError)
+      return void res.status(400).json({
+        message: 'This address cannot be read.',
+        refusals: [{ path: '(address)', expected: 'an address in UTF-8', got: error.message.slice(0, 120) }],
+      });
     log.error(error);
     res.status(500).json({ message: 'Something went wrong here; nothing was changed. Try again.', refusals: [] });
   };
@@ -56,6 +74,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
           scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", "'unsafe-inline'"],
           workerSrc: ["'self'", 'blob:'],
+          fontSrc: ["'self'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           connectSrc: ["'self'"],
           frameAncestors: ["'none'"],

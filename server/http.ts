@@ -57,6 +57,12 @@ export const answer =
     }
   };
 
+/** The same for what takes its time. */
+export const answerLater =
+  <T>(make: (req: Request) => Promise<T>): RequestHandler =>
+  (req: Request, res: Response, next: NextFunction): void =>
+    void make(req).then((value) => res.json(value), next);
+
 export const param = (req: Request, name: string): string => {
   const value = req.params[name];
   return typeof value === 'string' ? value : '';

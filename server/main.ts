@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -39,6 +39,9 @@ async function main(): Promise<void> {
   const log = pino({ level: process.env.TAMBO_LOG ?? 'warn' }, pino.destination({ dest: 2, sync: true }));
   const clock = makeClock(process.env);
   const migrationsFolder = firstThat(path.join(here, '../migrations'), path.join(here, 'db/migrations'));
+  // a demo that was ended while it was being made starts over: nobody has entered anything in it
+  const making = path.join(folder.folder, 'demo.making');
+  if (demo && existsSync(making)) for (const end of ['', '-wal', '-shm']) rmSync(folder.dbFile + end, { force: true });
   const swap = unfinishedSwap(folder.folder, folder.dbFile);
   clearHalfMade(folder.folder);
   let startSaid = swap?.says;
@@ -64,7 +67,9 @@ async function main(): Promise<void> {
   if (demo && allDocuments(open.db, 'household').length === 0) {
     say('Setting up the demo household...');
     const { makeDemo } = await import('./demo/index.ts');
+    writeFileSync(making, '');
     makeDemo(open.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
+    rmSync(making);
   }
 
   const ctx: Context = {

@@ -3,6 +3,7 @@ import { createServer, type Server } from 'node:net';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { dataFolder } from './folder.ts';
 import { makeClock } from './clock/index.ts';
@@ -115,4 +116,34 @@ describe('the clock', () => {
     const running = makeClock({ TAMBO_NOW: '2026-11-24T16:00:00Z' });
     expect(running.now().slice(0, 16)).toBe('2026-11-24T16:00');
   });
+});
+
+describe('a household at the start', () => {
+  it('does not touch a household that a newer Tambo has written, and says so', async () => {
+    const first = start({ TAMBO_PORT: '0' });
+    await until(first, /ready on/);
+    first.child.kill('SIGINT');
+    await first.ended;
+    const file = path.join(folder, 'tambo.sqlite');
+    const db = new Database(file);
+    db.exec("insert into __drizzle_migrations (hash, created_at) values ('of tomorrow', 9999999999999)");
+    db.close();
+    const before = readFileSync(file);
+    const second = start({ TAMBO_PORT: '0' });
+    expect(await second.ended).toBe(1);
+    expect(second.said()).toMatch(/newer Tambo .* Nothing was changed\. Bring this Tambo up to date/);
+    expect(second.said()).not.toMatch(/\n\s+at /);
+    expect(readFileSync(file).equals(before)).toBe(true);
+  });
+
+  it('makes the demo anew when it was ended half-made', async () => {
+    const first = start({ TAMBO_PORT: '0', TAMBO_DEMO: '1', TAMBO_NOW: '2026-11-24T16:00:00.000Z', TAMBO_FAULT: 'demo:half' });
+    await first.ended;
+    expect(existsSync(path.join(folder, 'demo.sqlite'))).toBe(true);
+    const second = start({ TAMBO_PORT: '0', TAMBO_DEMO: '1', TAMBO_NOW: '2026-11-24T16:00:00.000Z' });
+    const [, address = ''] = await until(second, /ready on (http:\/\/127\.0\.0\.1:\d+)/);
+    const { packs } = (await (await fetch(`${address}/api/store`)).json()) as { packs: unknown[] };
+    expect(packs.length).toBeGreaterThan(20);
+    expect(existsSync(path.join(folder, 'demo.making'))).toBe(false);
+  }, 60_000);
 });

@@ -14,8 +14,30 @@ export const mealSchema = z.enum(['breakfast', 'lunch', 'dinner']);
 export const kindSchema = z.enum(['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread']);
 /** Portions are counted in quarters of the recipe's own serving. */
 export const portionsSchema = z.number().min(0).max(2000).multipleOf(0.25);
-/** An exact rational as text: `3`, `3/4`, `-1/2`. */
-export const rationalSchema = z.string().regex(/^-?\d{1,12}(\/[1-9]\d{0,11})?$/, 'a whole number or a fraction such as 3/4');
+/** An exact amount as text: `3`, `3/4`; never less than nothing. */
+export const rationalSchema = z.string().regex(/^\d{1,12}(\/[1-9]\d{0,11})?$/, 'a whole number or a fraction such as 3/4');
+/** Hours and minutes of a day. */
+export const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'hours and minutes such as 18:30');
+const works = (make: () => unknown): boolean => {
+  try {
+    make();
+    return true;
+  } catch {
+    return false;
+  }
+};
+/** A time zone that this machine's tables know. */
+export const zoneSchema = z
+  .string()
+  .min(1)
+  .max(60)
+  .refine((zone) => works(() => new Intl.DateTimeFormat('en', { timeZone: zone })), 'a time zone such as Europe/London');
+/** A language and region, such as `en-GB`. */
+export const localeSchema = z
+  .string()
+  .min(2)
+  .max(20)
+  .refine((locale) => works(() => Intl.getCanonicalLocales(locale)), 'a language such as en-GB');
 export const unitSchema = z.enum([
   'g',
   'kg',
@@ -52,3 +74,6 @@ export type Instant = z.infer<typeof instantSchema>;
 export type Meal = z.infer<typeof mealSchema>;
 export type Kind = z.infer<typeof kindSchema>;
 export type Unit = z.infer<typeof unitSchema>;
+
+/** Characters of a file that is brought in to be read. */
+export const mostReadChars = 5_000_000;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema, idSchema, kindSchema, mealSchema } from './basics.ts';
+import { clockSchema, daySchema, idSchema, kindSchema, localeSchema, mealSchema, zoneSchema } from './basics.ts';
 
 /** Grown guests at one meal; each eats a plate. What one of them is allergic to holds for that meal. */
 export const guestsSchema = z.object({
@@ -9,20 +9,17 @@ export const guestsSchema = z.object({
   allergens: z.array(z.string().max(40)).max(14).optional(),
 });
 
-/** Hours and minutes of a day. */
-const clockSchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/);
-
 /** Household settings (K6). */
 export const householdSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
   country: z.enum(['GB', 'US', 'EU']),
-  timeZone: z.string().min(1).max(60),
-  locale: z.string().min(2).max(20),
+  timeZone: zoneSchema,
+  locale: localeSchema,
   currency: z.string().length(3),
   units: z.enum(['metric', 'us', 'uk']),
   lives: z.enum(['usual', 'cautious']),
-  dinnerAt: z.string().regex(/^\d\d:\d\d$/),
+  dinnerAt: clockSchema,
   parDays: z.number().int().min(0).max(60),
   leadDays: z.number().int().min(0).max(30),
   brothPacksPerWeek: z.number().min(0).max(50),

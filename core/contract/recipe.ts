@@ -71,8 +71,8 @@ export const stepSchema = z.object({
   needs: z.array(
     z.object({
       kind: z.enum(['hob', 'oven', 'microwave', 'pot', 'pan', 'processor', 'blender', 'steamer', 'sheetPan']),
-      minMl: z.number().positive().optional(),
-      tempC: z.number().optional(),
+      minMl: z.number().positive().max(1_000_000).optional(),
+      tempC: z.number().min(-40).max(400).optional(),
     }),
   ),
   handsOnMin: z.number().min(0).max(600),
@@ -91,13 +91,13 @@ export const revisionSchema = z.object({
   recipeId: idSchema,
   name: z.string().min(1).max(120),
   kind: kindSchema,
-  serving: z.object({ amount: z.number().positive().max(20_000), unit: z.enum(['g', 'ml']) }),
+  serving: z.object({ amount: z.number().min(0.1).max(20_000), unit: z.enum(['g', 'ml']) }),
   /** Servings that the written amounts make. */
-  servings: z.number().positive().max(10_000),
+  servings: z.number().min(0.05).max(10_000),
   /** Finished grams per millilitre, with where it comes from. */
   density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned', 'texture']) }).optional(),
   /** Volume of one cube, for what is frozen in trays. */
-  cubeMl: z.number().positive().max(500).optional(),
+  cubeMl: z.number().min(0.5).max(500).optional(),
   storage: z
     .array(z.object({ rowId: idSchema, part: z.string().max(80) }))
     .min(1)

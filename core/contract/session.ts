@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { daySchema, idSchema } from './basics.ts';
+import { clockSchema, daySchema, idSchema } from './basics.ts';
 
 /** One recipe scaled inside a session. */
 export const batchSchema = z.object({
@@ -21,7 +21,7 @@ export const sessionSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
   day: daySchema,
-  startAt: z.string().regex(/^\d\d:\d\d$/),
+  startAt: clockSchema,
   cooks: z
     .array(z.object({ id: idSchema, name: z.string().min(1).max(60) }))
     .min(1)

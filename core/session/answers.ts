@@ -284,7 +284,7 @@ export interface ScaleReading {
 /** Days away read from a calendar file, and what was left out. */
 export interface CalendarAnswer {
   entries: { uid: string; from: Day; to: Day; label: string }[];
-  leftOut: { label: string; why: 'short' | 'past' | 'noStart' | 'cancelled' }[];
+  leftOut: { label: string; why: 'short' | 'past' | 'noStart' | 'cancelled' | 'unread' }[];
 }
 
 export interface SessionsAnswer {
@@ -338,7 +338,7 @@ export interface HistoryAnswer {
 /** How far a long job has come. */
 export interface JobState {
   id: string;
-  kind: 'backup' | 'look';
+  kind: 'backup' | 'look' | 'readRecipes' | 'readCalendar';
   state: 'running' | 'done' | 'failed';
   share: number;
   says: string;

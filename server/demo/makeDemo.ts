@@ -9,6 +9,7 @@ import { cookSession, planSession } from './cookSession.ts';
 import { revisionOf } from './dish.ts';
 import { dishes } from './dishes/index.ts';
 import { eatDay } from './eatDay.ts';
+import { powerCutAt } from '../faults.ts';
 import { demoPrices } from './prices.ts';
 import { demoContainers, demoEaters, demoEquipment, demoHousehold, demoPlaces } from './kitchen.ts';
 
@@ -79,6 +80,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
     ...demoContainers.map((data) => ({ table: 'container' as const, id: data.id, data })),
     ...demoPlaces.map((data) => ({ table: 'place' as const, id: data.id, data })),
   ]);
+  powerCutAt('demo:half');
   const { finder } = referenceOf(db);
   client.write(
     addMinutes(begin, 6),

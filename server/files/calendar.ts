@@ -14,15 +14,17 @@ export interface CalendarEntry {
 export interface CalendarRead {
   entries: CalendarEntry[];
   /** Entries that are no days away, by name, with why. */
-  leftOut: { label: string; why: 'short' | 'past' | 'noStart' | 'cancelled' }[];
+  leftOut: { label: string; why: 'short' | 'past' | 'noStart' | 'cancelled' | 'unread' }[];
 }
 
 export type CalendarResult = { ok: true; read: CalendarRead } | { ok: false; why: 'notCalendar' | 'empty'; detail: string };
 
 /** A repeated entry is followed this far; nobody plans meals beyond. */
 const horizonDays = 400;
-/** More repetitions than this are not looked at. */
-const mostTimes = 800;
+/** More repetitions than this are not looked at: sixty years of every day, and a second of what repeats each second. */
+const mostTimes = 22_000;
+/** More days away than this of one entry are not kept. */
+const mostFound = 400;
 /** A timed entry this long is a day away rather than an appointment. */
 const dayMs = 20 * 3600_000;
 
@@ -57,8 +59,18 @@ function occurrences(event: ICAL.Event, from: Day, until: Day, zone: string): { 
     const days = daysOf(one.startDate, one.endDate, zone);
     if (!days) short = true;
     else if (days.to >= from) found.push(days);
+    if (found.length >= mostFound) break;
   }
   return found.length > 0 ? found : short ? 'short' : 'past';
+}
+
+/** What a part of a file says; a rule or a date that makes no sense spoils its own entry only. */
+function readable<T>(make: () => T): T | 'unread' {
+  try {
+    return make();
+  } catch {
+    return 'unread';
+  }
 }
 
 /**
@@ -83,7 +95,7 @@ export function readCalendar(text: string, from: Day, zone: string): CalendarRes
     if (!component.hasProperty('dtstart')) leftOut.push({ label, why: 'noStart' });
     else if (component.getFirstPropertyValue('status') === 'CANCELLED') leftOut.push({ label, why: 'cancelled' });
     else {
-      const found = occurrences(event, from, until, zone);
+      const found = readable(() => occurrences(event, from, until, zone));
       if (typeof found === 'string') leftOut.push({ label, why: found });
       else
         for (const [i, days] of found.entries())

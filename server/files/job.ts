@@ -1,22 +1,49 @@
+import type { Day } from '#core/contract';
+import { readRecipeFile, type ReadFileResult } from '#core/recipe';
 import { makeBackup, type BackupOptions } from './backup.ts';
+import { readCalendar, type CalendarResult } from './calendar.ts';
 import { BadFile, type Progress } from './format.ts';
 import { lookAt, type Look, type LookOptions } from './restore.ts';
 import type { Manifest } from './format.ts';
 
 /** Work that would stop every request for seconds: done in a process of its own (DECISIONS 29). */
-export type Job = ({ kind: 'backup' } & BackupOptions) | ({ kind: 'look' } & LookOptions);
+export type Job =
+  | ({ kind: 'backup' } & BackupOptions)
+  | ({ kind: 'look' } & LookOptions)
+  | { kind: 'readRecipes'; text: string }
+  | { kind: 'readCalendar'; text: string; from: Day; zone: string };
+
+export interface JobResults {
+  backup: Manifest;
+  look: Look;
+  readRecipes: ReadFileResult;
+  readCalendar: CalendarResult;
+}
+
+function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults[Job['kind']]> | JobResults[Job['kind']] {
+  switch (job.kind) {
+    case 'backup':
+      return makeBackup(job, tell);
+    case 'look':
+      return lookAt(job, tell);
+    case 'readRecipes':
+      return readRecipeFile(job.text);
+    case 'readCalendar':
+      return readCalendar(job.text, job.from, job.zone);
+  }
+}
 
 export type JobMessage =
   | { type: 'progress'; progress: Progress }
-  | { type: 'done'; result: Manifest | Look }
+  | { type: 'done'; result: JobResults[Job['kind']] }
   | { type: 'failed'; message: string; refusals: { path: string; expected: string; got: string }[] };
 
 const send = (message: JobMessage): void => void process.send?.(message);
 
 process.once('message', (job: Job) => {
   const tell = (progress: Progress): void => send({ type: 'progress', progress });
-  const work = job.kind === 'backup' ? makeBackup(job, tell) : lookAt(job, tell);
-  work.then(
+  const work = async (): Promise<JobResults[Job['kind']]> => workOf(job, tell);
+  work().then(
     (result) => {
       send({ type: 'done', result });
       process.disconnect();

@@ -4,7 +4,7 @@ import path from 'node:path';
 import { ulid } from 'ulid';
 import type { Refusal } from '#core/contract';
 import type { JobState } from '#core/session';
-import type { Job, JobMessage } from './job.ts';
+import type { Job, JobMessage, JobResults } from './job.ts';
 
 const here = import.meta.dirname;
 /** The job's program: beside this file in the sources, in files/ of the built server. */
@@ -17,6 +17,9 @@ export class JobFailed extends Error {
     this.refusals = refusals;
   }
 }
+
+/** Work that was ended because it took longer than it may. */
+export class TookTooLong extends Error {}
 
 interface Running {
   state: JobState;
@@ -76,6 +79,27 @@ export class Jobs {
 
   stateOf(id: string): JobState | undefined {
     return this.jobs.get(id)?.state;
+  }
+
+  /**
+   * What a job finds within a time; it is ended when it takes longer, whatever it is doing.
+   * @throws TookTooLong then
+   */
+  async within<K extends Job['kind']>(job: Extract<Job, { kind: K }>, ms: number): Promise<JobResults[K]> {
+    const { id, finished } = this.start(job);
+    let late = false;
+    const timer = setTimeout(() => {
+      late = true;
+      this.jobs.get(id)?.child.kill('SIGKILL');
+    }, ms);
+    try {
+      return (await finished) as JobResults[K];
+    } catch (error) {
+      throw late ? new TookTooLong() : error;
+    } finally {
+      clearTimeout(timer);
+      this.jobs.delete(id);
+    }
   }
 
   /** Stops what runs of a kind and waits for its end. */

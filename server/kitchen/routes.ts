@@ -1,13 +1,13 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import { referenceTables, refusals, type ReferenceTable } from '#core/contract';
+import { mostReadChars, referenceTables, refusals, type ReferenceTable } from '#core/contract';
 import { kitchenAnswer, type LarderAnswer, type ReferenceAnswer } from '#core/session';
-import { HttpRefusal, answer, notFound, param, type Context } from '../http.ts';
-import { readCalendar } from '../files/calendar.ts';
+import { HttpRefusal, answer, answerLater, notFound, param, type Context } from '../http.ts';
+import { readFile } from '../files/reading.ts';
 import { settingOf } from '../session/index.ts';
 import { larderAnswer, referenceAnswer } from './larder.ts';
 
-const calendarSchema = z.object({ text: z.string().max(5_000_000), fileName: z.string().max(200) });
+const calendarSchema = z.object({ text: z.string().max(mostReadChars), fileName: z.string().max(200) });
 
 /** Who eats, what there is to cook, pack and store in; ingredients and reference rows; a calendar file read into days away. */
 export function kitchenRoutes(ctx: Context): Router {
@@ -33,11 +33,15 @@ export function kitchenRoutes(ctx: Context): Router {
   );
   r.post(
     '/calendar/read',
-    answer((req) => {
+    answerLater(async (req) => {
       const parsed = calendarSchema.safeParse(req.body);
       if (!parsed.success) throw new HttpRefusal(422, 'This file cannot be read.', refusals(parsed.error, req.body));
       const { world, today } = settingOf(ctx);
-      const result = readCalendar(parsed.data.text, today, world.household.timeZone);
+      const result = await readFile<'readCalendar'>(
+        ctx,
+        { kind: 'readCalendar', text: parsed.data.text, from: today, zone: world.household.timeZone },
+        parsed.data.fileName,
+      );
       if (!result.ok)
         throw new HttpRefusal(
           422,

@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Container, Revision } from '#core/contract';
-import { refusals } from '#core/contract';
+import { mostReadChars, refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, allergenWarnings, canPlan, draftRecipe, readRecipeFile, type RecipeDraft } from '#core/recipe';
+import { allergenLines, allergenWarnings, canPlan, draftRecipe, type RecipeDraft } from '#core/recipe';
 import {
   allergensOf,
   cubeMlOf,
@@ -16,10 +16,14 @@ import {
 } from '#core/session';
 import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
-import { answer, HttpRefusal, param, type Context } from '../http.ts';
+import { readFile } from '../files/reading.ts';
+import { answer, answerLater, HttpRefusal, param, type Context } from '../http.ts';
 import { lastMade, referenceOf, settingOf, weighedRuns, worldOf } from '../session/index.ts';
 import { recipeAnswer } from './one.ts';
 import { starters } from './starters.ts';
+
+/** Longer than any name somebody looks for. */
+const mostAsked = 200;
 
 const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
 
@@ -73,7 +77,7 @@ function briefs(ctx: Context): RecipeBrief[] {
     .sort((a, b) => a.recipe.name.localeCompare(b.recipe.name));
 }
 
-const readSchema = z.object({ text: z.string().max(5_000_000), fileName: z.string().max(200) });
+const readSchema = z.object({ text: z.string().max(mostReadChars), fileName: z.string().max(200) });
 
 const whyNot: Readonly<Record<string, string>> = {
   empty: 'This file is empty. Choose another one.',
@@ -99,10 +103,10 @@ export function recipeRoutes(ctx: Context): Router {
   );
   r.post(
     '/recipes/read',
-    answer((req): ReadAnswer => {
+    answerLater(async (req): Promise<ReadAnswer> => {
       const parsed = readSchema.safeParse(req.body);
       if (!parsed.success) throw new HttpRefusal(422, 'This file cannot be read.', refusals(parsed.error, req.body));
-      const file = readRecipeFile(parsed.data.text);
+      const file = await readFile<'readRecipes'>(ctx, { kind: 'readRecipes', text: parsed.data.text }, parsed.data.fileName);
       if (!file.ok)
         throw new HttpRefusal(422, whyNot[file.why] ?? file.detail, [
           { path: parsed.data.fileName, expected: 'a recipe in JSON-LD', got: file.detail },
@@ -122,13 +126,13 @@ export function recipeRoutes(ctx: Context): Router {
   );
   r.get(
     '/ingredients',
-    answer((req) => referenceOf(ctx.db).finder.search(typeof req.query.q === 'string' ? req.query.q : '', 12)),
+    answer((req) => referenceOf(ctx.db).finder.search(typeof req.query.q === 'string' ? req.query.q.slice(0, mostAsked) : '', 12)),
   );
   r.get(
     '/ingredients/means',
     answer((req): MeansAnswer => {
       const { finder } = referenceOf(ctx.db);
-      const q = typeof req.query.q === 'string' ? req.query.q : '';
+      const q = typeof req.query.q === 'string' ? req.query.q.slice(0, mostAsked) : '';
       const found = finder.read(q);
       return found?.sure
         ? { taken: found.row }

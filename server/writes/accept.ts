@@ -36,7 +36,7 @@ function immutable(db: Db, change: WriteRequest['changes'][number]): Refusal[] {
 function dangling(db: Db, change: WriteRequest['changes'][number], write: WriteRequest): Refusal[] {
   const has = (table: DocumentTable, id: string): boolean =>
     write.changes.some((c) => c.table === table && c.id === id && c.data !== null) || documentById(db, table, id) !== undefined;
-  const data = change.data as { revisionId?: string; batches?: { revisionId: string }[]; timeZone?: string } | null;
+  const data = change.data as { revisionId?: string; batches?: { revisionId: string }[] } | null;
   if (!data) return [];
   if (change.table === 'recipe' && data.revisionId && !has('recipe_revision', data.revisionId))
     return [{ path: 'revisionId', expected: 'a revision that exists', got: data.revisionId }];
@@ -46,13 +46,6 @@ function dangling(db: Db, change: WriteRequest['changes'][number], write: WriteR
         ? []
         : [{ path: `batches.${i}.revisionId`, expected: 'a recipe that exists', got: b.revisionId }],
     );
-  if (change.table === 'household' && data.timeZone) {
-    try {
-      Intl.DateTimeFormat('en-GB', { timeZone: data.timeZone });
-    } catch {
-      return [{ path: 'timeZone', expected: 'a time zone such as Europe/London', got: data.timeZone }];
-    }
-  }
   return [];
 }
 
@@ -107,7 +100,11 @@ export function acceptWrite(db: Db, value: unknown, at: Instant): WriteAnswer {
   const write = parsed.data;
   const problems: Refusal[] = [];
   const changes = write.changes.map((c, i) => {
-    if (c.data === null || c.data === undefined) return { ...c, data: null };
+    if (c.data === null) return { ...c, data: null };
+    if (c.data === undefined) {
+      problems.push({ path: `changes.${i}.data`, expected: 'a document, or null to delete it', got: 'nothing' });
+      return c;
+    }
     const doc = writableSchemas[c.table].safeParse(c.data);
     if (!doc.success) {
       problems.push(...refusals(doc.error, c.data).map((r) => ({ ...r, path: `changes.${i}.${r.path}` })));
@@ -117,6 +114,13 @@ export function acceptWrite(db: Db, value: unknown, at: Instant): WriteAnswer {
     return { ...c, data: doc.data };
   });
   if (problems.length > 0) return refused(422, 'This could not be kept.', problems);
+  const known = db.select().from(schema.change).where(eq(schema.change.writeId, write.writeId)).orderBy(schema.change.id).all();
+  const said = (rows: readonly { table: string; id: string; data: unknown }[]): string =>
+    JSON.stringify(rows.map((r) => [r.table, r.id, r.data]));
+  if (known.length > 0 && said(known.map((k) => ({ table: k.table, id: k.rowId, data: k.after }))) !== said(changes))
+    return refused(409, 'Another entry was kept under this number. Nothing was changed by this one.', [
+      { path: 'writeId', expected: 'what was sent with it before', got: 'something else' },
+    ]);
   return once(db, write.writeId, (tx) => {
     const checked = { ...write, changes };
     const bad = changes.flatMap((c) => [...immutable(tx, c), ...dangling(tx, c, checked)]);

@@ -25,17 +25,17 @@ type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
 /** No connection, what waits here, what the server would not keep, a newer version: said plainly, nothing lost. */
 function Notes({ zone }: { zone: string }) {
-  const { waiting, refused, online, asOf, notKept } = useAppSelector((s) => s.outbox);
+  const { waiting, refused, online, shut, asOf, notKept } = useAppSelector((s) => s.outbox);
   const newVersion = useNewVersion();
   return (
     <>
       {!online && (
         <div className="banner note warn" role="status">
-          <b>No connection, kept here.</b>{' '}
+          <b>{shut ? 'This device is not let in, kept here.' : 'No connection, kept here.'}</b>{' '}
           {waiting.length > 0
             ? `${waiting.length === 1 ? `“${waiting[0]?.label ?? ''}” waits` : `${waiting.length} entries wait`} on this device and ${
                 waiting.length === 1 ? 'is' : 'are'
-              } sent when Tambo answers again. `
+              } sent when Tambo ${shut ? 'lets it in' : 'answers'} again. `
             : ''}
           {asOf ? `You see the household of ${clockOf(asOf, zone)}${waiting.length > 0 ? ' with what you entered since' : ''}. ` : ''}
           Go on working.

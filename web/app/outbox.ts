@@ -1,11 +1,23 @@
-import type { Refusal } from '#core/contract';
 import { api } from './api.ts';
 import { backAgain } from './baseQuery.ts';
 import { follow } from './clock.ts';
-import { added, loaded, notKept, offline, putAside, sent, wasRefused, type RefusedEntry, type Waiting } from './outboxSlice.ts';
+import {
+  added,
+  loaded,
+  notKept,
+  offline,
+  putAside,
+  sent,
+  sentElsewhere,
+  shut,
+  wasRefused,
+  type RefusedEntry,
+  type Waiting,
+} from './outboxSlice.ts';
 import { deviceStore, type NewEntry } from './deviceStore.ts';
 import { forgetDone } from './intents.ts';
 import { keepSoon, loadSent, noteSent } from './household.ts';
+import { DoorShut, Sender } from './sending.ts';
 import type { AppStore } from './store.ts';
 
 /** Everything written goes through here: kept on the device first, sent in order, tried again with the same id until it is answered (DECISIONS 22). */
@@ -14,52 +26,34 @@ let store: AppStore | undefined;
 let sending = false;
 let retryMs = 1000;
 let retryTimer: ReturnType<typeof setTimeout> | undefined;
-let memorySeq = 1_000_000;
+/** Numbers of entries that wait in this page alone, above all that the device gives. */
+const firstInMemory = 1_000_000_000;
+let memorySeq = firstInMemory;
 /** Acknowledged by the server, not yet seen by the page. */
 const answered = new Set<number>();
 
-const mostEvents = 200;
 /** Quiet time after the first page stands. */
 const localAfterMs = 2500;
 
-interface Answered {
-  gone: number[];
-  refused: { entry: Waiting; message: string; refusals: Refusal[] }[];
-}
+const sender = new Sender((path, body) =>
+  fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+);
 
-const post = (path: string, body: unknown): Promise<Response> =>
-  fetch(`/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+/** One tab sends at a time: they share what waits on this device. */
+const alone = (work: () => Promise<void>): Promise<void> => ('locks' in navigator ? navigator.locks.request('tambo-queue', work) : work());
 
-async function send(entries: Waiting[]): Promise<Answered> {
-  const first = entries[0];
-  if (!first) return { gone: [], refused: [] };
-  if (first.kind === 'event') {
-    const firstOther = entries.findIndex((e) => e.kind !== 'event');
-    const batch = entries.slice(0, firstOther < 0 ? mostEvents : Math.min(mostEvents, firstOther));
-    const res = await post(
-      '/events',
-      batch.map((e) => e.body),
-    );
-    if (res.status >= 500) throw new Error(`answered ${res.status}`);
-    const body = (await res.json()) as { now?: string; message?: string; answers?: { id: string; status: string; refusals?: Refusal[] }[] };
-    if (body.now && store) follow(body.now, api.endpoints.frame.select()(store.getState()).data?.stopped ?? false);
-    return {
-      gone: batch.map((e) => e.seq),
-      refused: batch.flatMap((entry) => {
-        const a = body.answers?.find((x) => x.id === (entry.kind === 'event' ? entry.body.id : ''));
-        return !a || a.status === 'refused'
-          ? [{ entry, message: body.message ?? `“${entry.label}” was not kept.`, refusals: a?.refusals ?? [] }]
-          : [];
-      }),
-    };
+/** What another tab has sent meanwhile waits here no more. */
+async function dropSentElsewhere(appStore: AppStore): Promise<void> {
+  try {
+    const there = new Set<number>(await (await deviceStore()).getAllKeys('queue'));
+    const gone = appStore
+      .getState()
+      .outbox.waiting.map((w) => w.seq)
+      .filter((seq) => seq < firstInMemory && !there.has(seq) && !answered.has(seq));
+    if (gone.length > 0) appStore.dispatch(sentElsewhere(gone));
+  } catch {
+    // without a device store there is nothing to share
   }
-  const res = await post(first.kind === 'write' ? '/writes' : '/undo', first.body);
-  if (res.status >= 500) throw new Error(`answered ${res.status}`);
-  const body = (await res.json()) as { message?: string; refusals?: Refusal[] };
-  return {
-    gone: [first.seq],
-    refused: res.ok ? [] : [{ entry: first, message: body.message ?? `“${first.label}” was not kept.`, refusals: body.refusals ?? [] }],
-  };
 }
 
 /**
@@ -81,15 +75,26 @@ async function moveOn(gone: readonly number[], kept: readonly Waiting[], refused
 }
 
 async function flush(): Promise<void> {
-  if (!store || sending) return;
+  if (!store || sending || store.getState().outbox.waiting.length === 0) return;
   sending = true;
   clearTimeout(retryTimer);
+  try {
+    await alone(sendAll);
+  } finally {
+    sending = false;
+  }
+}
+
+async function sendAll(): Promise<void> {
+  if (!store) return;
+  await dropSentElsewhere(store);
   const unsent = (): Waiting[] => store?.getState().outbox.waiting.filter((w) => !answered.has(w.seq)) ?? [];
   try {
     while (unsent().length > 0) {
       while (unsent().length > 0) {
         const unsentBefore = unsent();
-        const { gone, refused } = await send(unsentBefore);
+        const { gone, refused, now } = await sender.send(unsentBefore);
+        if (now) follow(now, api.endpoints.frame.select()(store.getState()).data?.stopped ?? false);
         for (const seq of gone) answered.add(seq);
         const kept = unsentBefore.filter((w) => gone.includes(w.seq) && !refused.some((r) => r.entry.seq === w.seq));
         noteSent(kept);
@@ -114,14 +119,13 @@ async function flush(): Promise<void> {
       answered.clear();
       keepSoon();
     }
-  } catch {
+  } catch (error) {
     store.dispatch(offline(undefined));
+    if (error instanceof DoorShut) store.dispatch(shut());
     // without a connection the pages are made here, with what waits
     store.dispatch(api.util.invalidateTags(['World']));
     retryTimer = setTimeout(() => void flush(), retryMs);
     retryMs = Math.min(30_000, retryMs * 2);
-  } finally {
-    sending = false;
   }
 }
 

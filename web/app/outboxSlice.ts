@@ -22,11 +22,13 @@ export interface OutboxState {
   online: boolean;
   /** When the household shown was last heard, while there is no connection. */
   asOf?: string;
+  /** The household does not let this device in: what was entered waits until it does. */
+  shut: boolean;
   /** The device would not keep an entry: it waits in this page alone. */
   notKept: boolean;
 }
 
-const initialState: OutboxState = { waiting: [], refused: [], online: true, notKept: false };
+const initialState: OutboxState = { waiting: [], refused: [], online: true, shut: false, notKept: false };
 
 export const outboxSlice = createSlice({
   name: 'outbox',
@@ -39,9 +41,19 @@ export const outboxSlice = createSlice({
       state.waiting.push(...action.payload);
     },
     sent: (state, action: PayloadAction<number[]>) => {
-      state.waiting = state.waiting.filter((w) => !action.payload.includes(w.seq));
+      const gone = new Set(action.payload);
+      state.waiting = state.waiting.filter((w) => !gone.has(w.seq));
       state.online = true;
+      state.shut = false;
       if (state.waiting.length === 0) state.notKept = false;
+    },
+    /** Another tab of this device sent them. */
+    sentElsewhere: (state, action: PayloadAction<number[]>) => {
+      const gone = new Set(action.payload);
+      state.waiting = state.waiting.filter((w) => !gone.has(w.seq));
+    },
+    shut: (state) => {
+      state.shut = true;
     },
     wasRefused: (state, action: PayloadAction<RefusedEntry>) => {
       state.refused.push(action.payload);
@@ -62,4 +74,4 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { loaded, added, sent, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;
+export const { loaded, added, sent, sentElsewhere, shut, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;

@@ -3,6 +3,7 @@ import type { Presence } from '#core/contract';
 import { countOf, daysBetween, sayDayYear } from '#core/kitchen';
 import type { CalendarAnswer } from '#core/session';
 import { sayError, useReadCalendarMutation } from '../app/api.ts';
+import { notReadable } from '../app/readable.ts';
 import { Field, Toggle } from './fields.tsx';
 
 type Away = Presence['away'];
@@ -11,6 +12,7 @@ const whyNot: Readonly<Record<CalendarAnswer['leftOut'][number]['why'], string>>
   past: 'over',
   noStart: 'no date',
   cancelled: 'called off',
+  unread: 'with a date or rule that cannot be read',
 };
 
 const span = (a: { from: string; to: string }): string =>
@@ -74,7 +76,9 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
         : '';
   const shown = away.map((a, i) => ({ a, i })).filter(({ a }) => a.to >= today);
   const open = async (f: File): Promise<void> => {
-    setProblem('');
+    const tooLarge = notReadable(f);
+    setProblem(tooLarge ?? '');
+    if (tooLarge) return;
     const answer = await readCalendar({ text: await f.text(), fileName: f.name });
     if ('data' in answer && answer.data) setRead(answer.data);
     else setProblem(sayError(answer.error).message);

@@ -2,6 +2,7 @@ import { useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type RecipeDraft } from '#core/recipe';
 import { sayError, useReadRecipeMutation } from '../app/api.ts';
+import { notReadable } from '../app/readable.ts';
 import { PageHead } from '../app/ui.tsx';
 import { Review } from './Review.tsx';
 
@@ -13,8 +14,12 @@ export function ImportPage() {
   const [drafts, setDrafts] = useState<RecipeDraft[]>([]);
   const [at, setAt] = useState(0);
   const [over, setOver] = useState(false);
+  const [tooLarge, setTooLarge] = useState<string>();
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;
+    const why = notReadable(file);
+    setTooLarge(why);
+    if (why) return;
     const answer = await read({ text: await file.text(), fileName: file.name });
     if (answer.data) {
       setDrafts(answer.data.drafts);
@@ -42,7 +47,7 @@ export function ImportPage() {
         <Review key={at} draft={draft} onCancel={() => setDrafts([])} onDone={(id) => void navigate(`/recipes/${id}`)} />
       </main>
     );
-  const said = state.error ? sayError(state.error) : undefined;
+  const said = tooLarge !== undefined ? { message: tooLarge, refusals: [] } : state.error ? sayError(state.error) : undefined;
   return (
     <main className="page">
       <PageHead

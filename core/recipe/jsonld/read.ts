@@ -1,4 +1,5 @@
 import { minutesOf } from './duration.ts';
+import { ldBlocks, textOfMarkup } from './html.ts';
 
 type Json = Record<string, unknown>;
 
@@ -19,42 +20,22 @@ export interface FileRecipe {
 export type ReadFileResult = { ok: true; recipes: FileRecipe[] } | { ok: false; why: 'notJson' | 'noRecipe' | 'empty'; detail: string };
 
 const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null && !Array.isArray(value);
-const list = (value: unknown): unknown[] => (Array.isArray(value) ? value : value === undefined || value === null ? [] : [value]);
+const list = (value: unknown): unknown[] =>
+  Array.isArray(value) ? value.slice(0, mostRows) : value === undefined || value === null ? [] : [value];
 
-const entities: Readonly<Record<string, string>> = {
-  amp: '&',
-  lt: '<',
-  gt: '>',
-  quot: '"',
-  apos: "'",
-  nbsp: ' ',
-  deg: '°',
-  frac12: '½',
-  frac14: '¼',
-  frac34: '¾',
-  eacute: 'é',
-  egrave: 'è',
-  ndash: '–',
-  mdash: '—',
-  rsquo: '’',
-  lsquo: '‘',
-  hellip: '…',
-};
+/** Longer than any step somebody wrote; what is beyond is not looked at. */
+const mostValueChars = 20_000;
+/** More of one kind than any recipe has. */
+const mostRows = 1000;
+/** What a recipe can hold, as the contract has it; more is shown as not understood. */
+const most = { lines: 120, lineChars: 400, steps: 80, stepChars: 1200, servings: 10_000 };
 
 /** Plain text of a value that may carry tags and entities. */
-function plain(value: unknown): string {
-  if (typeof value === 'number') return String(value);
-  if (typeof value !== 'string') return '';
-  return value
-    .replace(/<\s*(?:br|\/p|\/li|\/div)\s*\/?>/gi, '\n')
-    .replace(/<[^>]*>/g, ' ')
-    .replace(/&#(?:x([0-9a-f]+)|(\d+));/gi, (_, hex: string | undefined, dec: string | undefined) =>
-      String.fromCodePoint(Math.min(0x10ffff, hex ? parseInt(hex, 16) : Number(dec))),
-    )
-    .replace(/&([a-z0-9]+);/gi, (whole, name: string) => entities[name.toLowerCase()] ?? whole)
-    .replace(/[ \t\u00A0]+/g, ' ')
-    .trim();
-}
+const plain = (value: unknown): string =>
+  typeof value === 'number' ? String(value) : typeof value === 'string' ? textOfMarkup(value.slice(0, mostValueChars)) : '';
+
+/** The same on one line. */
+const plainLine = (value: unknown): string => plain(value).replaceAll('\n', ' ');
 
 const hasType = (node: Json, type: string): boolean =>
   list(node['@type']).some((t) => typeof t === 'string' && t.replace(/^https?:\/\/schema\.org\//, '').toLowerCase() === type.toLowerCase());
@@ -70,7 +51,7 @@ function findRecipes(value: unknown, depth = 0): Json[] {
 
 const sentences = (text: string): string[] =>
   text
-    .split(/\n+|(?<=[.!])\s+(?=\d+[.)]\s)/)
+    .split(/\n|(?<=[.!]) (?=\d{1,3}[.)] )/)
     .map((s) => s.replace(/^\s*(?:step\s*)?\d+[.):]\s*/i, '').trim())
     .filter(Boolean);
 
@@ -101,7 +82,7 @@ function yieldOf(value: unknown): { text?: string; servings?: number } {
   const found = texts.map((t) => ({ t, n: /(\d+)(?:\s*(?:-|–|to)\s*(\d+))?/.exec(t) })).find((x) => x.n);
   const text = texts.toSorted((a, b) => b.length - a.length)[0];
   const servings = found?.n?.[1] ? Number(found.n[1]) : undefined;
-  return { ...(text && { text }), ...(servings !== undefined && servings > 0 && { servings }) };
+  return { ...(text && { text }), ...(servings !== undefined && servings > 0 && servings <= most.servings && { servings }) };
 }
 
 const understood = new Set([
@@ -137,26 +118,31 @@ const understood = new Set([
   'isPartOf',
 ]);
 
+/** What a recipe has no room for, named with how it begins. */
+const beyond = (field: string, rest: readonly string[], what: string): FileRecipe['notUnderstood'] =>
+  rest.length === 0 ? [] : [{ field, value: `${rest.length} more ${what}, from “${(rest[0] ?? '').slice(0, 200)}” on` }];
+
 function readNode(node: Json): FileRecipe {
   const made = yieldOf(node.recipeYield ?? node.yield);
   const ingredients = node.recipeIngredient ?? node.ingredients;
   const lines = (
     typeof ingredients === 'string'
       ? plain(ingredients).split('\n')
-      : list(ingredients).map((v) => (isObject(v) ? plain(v.name) || plain(v.text) : plain(v)))
+      : list(ingredients).map((v) => (isObject(v) ? plainLine(v.name) || plainLine(v.text) : plainLine(v)))
   )
     .map((l) => l.trim())
     .filter(Boolean);
+  const steps = stepsOf(node.recipeInstructions);
   const prep = minutesOf(node.prepTime);
   const cook = minutesOf(node.cookTime);
   const totalMin = minutesOf(node.totalTime) ?? (prep !== undefined || cook !== undefined ? (prep ?? 0) + (cook ?? 0) : undefined);
   const author = list(node.author)
-    .map((a) => (isObject(a) ? plain(a.name) : plain(a)))
+    .map((a) => (isObject(a) ? plainLine(a.name) : plainLine(a)))
     .find(Boolean);
   return {
-    name: plain(node.name) || plain(node.headline) || 'Recipe without a name',
-    lines,
-    steps: stepsOf(node.recipeInstructions),
+    name: plainLine(node.name) || plainLine(node.headline) || 'Recipe without a name',
+    lines: lines.slice(0, most.lines).map((l) => l.slice(0, most.lineChars)),
+    steps: steps.slice(0, most.steps).map((s) => ({ ...s, text: s.text.slice(0, most.stepChars) })),
     ...(made.text && { yieldText: made.text }),
     ...(made.servings !== undefined && { servings: made.servings }),
     ...(totalMin !== undefined && { totalMin }),
@@ -166,19 +152,26 @@ function readNode(node: Json): FileRecipe {
       .filter(Boolean)
       .slice(0, 12),
     ...(author && { author }),
-    notUnderstood: Object.entries(node)
-      .filter(([field, value]) => !understood.has(field) && value !== null && value !== '')
-      .map(([field, value]) => ({ field, value: (typeof value === 'string' ? plain(value) : JSON.stringify(value)).slice(0, 300) })),
+    notUnderstood: [
+      ...beyond('recipeIngredient', lines.slice(most.lines), 'lines'),
+      ...beyond(
+        'recipeInstructions',
+        steps.slice(most.steps).map((s) => s.text),
+        'steps',
+      ),
+      ...Object.entries(node)
+        .filter(([field, value]) => !understood.has(field) && value !== null && value !== '')
+        .slice(0, 60)
+        .map(([field, value]) => ({
+          field: field.slice(0, 60),
+          value: (typeof value === 'string' ? plain(value) : JSON.stringify(value)).slice(0, 300),
+        })),
+    ],
   };
 }
 
 /** The JSON-LD blocks of a saved page, or the whole text when it is a JSON file. */
-export function jsonBlocks(text: string): string[] {
-  if (/^\s*[[{]/.test(text)) return [text];
-  return [...text.matchAll(/<script\b[^>]*type\s*=\s*["']?application\/ld\+json[^>]*>([\s\S]*?)<\/script\s*>/gi)].map((m) =>
-    (m[1] ?? '').replace(/^\s*<!--|-->\s*$/g, '').trim(),
-  );
-}
+export const jsonBlocks = (text: string): string[] => (/^[\s\uFEFF]{0,100}[[{]/.test(text) ? [text] : ldBlocks(text));
 
 /**
  * Reads the recipes of a JSON-LD file or of a saved page that holds one.
