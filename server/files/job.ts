@@ -42,6 +42,7 @@ const send = (message: JobMessage): void => void process.send?.(message);
 
 process.once('message', (job: Job) => {
   const tell = (progress: Progress): void => send({ type: 'progress', progress });
+  tell({ share: 0, says: 'Started' });
   const work = async (): Promise<JobResults[Job['kind']]> => workOf(job, tell);
   work().then(
     (result) => {

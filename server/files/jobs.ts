@@ -27,6 +27,9 @@ interface Running {
   finished: Promise<unknown>;
 }
 
+/** A process that has not begun by then never will. */
+const mostStartMs = 30_000;
+
 /** Finished jobs that can still be asked for. */
 const mostRemembered = 20;
 
@@ -82,16 +85,22 @@ export class Jobs {
   }
 
   /**
-   * What a job finds within a time; it is ended when it takes longer, whatever it is doing.
+   * What a job finds within a time from its beginning; it is ended when it takes longer, whatever it is doing.
    * @throws TookTooLong then
    */
   async within<K extends Job['kind']>(job: Extract<Job, { kind: K }>, ms: number): Promise<JobResults[K]> {
     const { id, finished } = this.start(job);
+    const child = this.jobs.get(id)?.child;
     let late = false;
-    const timer = setTimeout(() => {
-      late = true;
-      this.jobs.get(id)?.child.kill('SIGKILL');
-    }, ms);
+    let timer = setTimeout(() => child?.kill('SIGKILL'), mostStartMs);
+    // how long a busy machine takes to start a process is no fault of the file
+    child?.once('message', () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        late = true;
+        child.kill('SIGKILL');
+      }, ms);
+    });
     try {
       return (await finished) as JobResults[K];
     } catch (error) {

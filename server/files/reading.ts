@@ -3,7 +3,7 @@ import type { Job, JobResults } from './job.ts';
 import { JobFailed, TookTooLong } from './jobs.ts';
 
 /** A file of somebody's own is read within this; nothing that is meant to be read takes a tenth of it. */
-const readWithinMs = 1800;
+const readWithinMs = 1400;
 
 /** Reads a foreign file in a process of its own with a limit of time, so that no file can stop the server. */
 export async function readFile<K extends 'readRecipes' | 'readCalendar'>(
