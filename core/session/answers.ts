@@ -347,6 +347,16 @@ export interface JobState {
   result?: unknown;
 }
 
+/** The household's copies, and what is to be known of them. */
+export interface BackupsAnswer {
+  copies: BackupFile[];
+  folder: string;
+  /** Day of the newest daily copy when it is older than it should be. */
+  missedSince?: Day;
+  /** What the last start had to put right. */
+  startSaid?: string;
+}
+
 /** A copy of the household in its own folder. */
 export interface BackupFile {
   name: string;

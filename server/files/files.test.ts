@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ZipFile } from 'yazl';
 import { exportSchema } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import type { FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/session';
+import type { BackupsAnswer, FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/session';
 import { openDb, type OpenDb } from '../db/index.ts';
 import { migrationsFolder, stamped, testServer, type TestServer } from '../testing.ts';
 import { makeBackup } from './backup.ts';
@@ -301,6 +301,15 @@ describe('daily copies', () => {
     // what is not ours is left alone
     expect(readFileSync(path.join(folder, 'holiday-photos.zip'), 'utf8')).toBe('x');
   }, 60_000);
+  it('that were missed are said, with the day of the newest', async () => {
+    const missed = async (): Promise<unknown> => ((await request(s.app).get('/api/backups')).body as BackupsAnswer).missedSince;
+    expect(await missed()).toBeUndefined();
+    s.clock.move('2026-11-25T16:00:00.000Z');
+    expect(await missed()).toBeUndefined();
+    s.clock.move('2026-11-26T16:00:00.000Z');
+    expect(await missed()).toBe('2026-11-24');
+    s.clock.move(now);
+  });
   it('keep seven days, four weeks, twelve months, and always the newest', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 900 }), { minLength: 1, maxLength: 400 }), (offsets) => {

@@ -6,6 +6,8 @@ import { Router, type Request } from 'express';
 import { ulid } from 'ulid';
 import { z } from 'zod';
 import { exportJsonSchema, refusals } from '#core/contract';
+import { dayOf, daysBetween } from '#core/kitchen';
+import type { BackupsAnswer } from '#core/session';
 import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { householdOf } from '../session/index.ts';
 import { migrationsIn } from './backup.ts';
@@ -101,11 +103,18 @@ export function fileRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
     '/backups',
-    answer(() => ({
-      copies: listCopies(copiesFolder(ctx.folder)),
-      folder: copiesFolder(ctx.folder),
-      ...(ctx.startSaid !== undefined && { startSaid: ctx.startSaid }),
-    })),
+    answer((): BackupsAnswer => {
+      const folder = copiesFolder(ctx.folder);
+      const copies = listCopies(folder);
+      const newest = copies.find((c) => c.kind === 'daily');
+      const today = dayOf(ctx.clock.now(), householdOf(ctx.db).timeZone);
+      return {
+        copies,
+        folder,
+        ...(newest && daysBetween(newest.day, today) > 1 && { missedSince: newest.day }),
+        ...(ctx.startSaid !== undefined && { startSaid: ctx.startSaid }),
+      };
+    }),
   );
   r.post(
     '/backup',

@@ -2,7 +2,7 @@ import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/reac
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
-  BackupFile,
+  BackupsAnswer,
   CalendarAnswer,
   CountAnswer,
   EatAnswer,
@@ -65,7 +65,7 @@ export const api = createApi({
     starters: b.query<Starter[], void>({ query: () => '/starters' }),
     pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
-    backups: b.query<{ copies: BackupFile[]; folder: string }, void>({ query: () => '/backups', providesTags: ['World'] }),
+    backups: b.query<BackupsAnswer, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
     larder: b.query<LarderAnswer, void>({ query: () => '/larder', providesTags: ['World'] }),
     reference: b.query<ReferenceAnswer, string>({ query: (table) => `/reference/${encodeURIComponent(table)}`, providesTags: ['World'] }),

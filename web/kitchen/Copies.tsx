@@ -180,6 +180,16 @@ export function Copies({ zone }: { zone: string }) {
           </p>
         )}
         <h3 style={{ margin: '18px 0 4px' }}>Kept here</h3>
+        {data?.startSaid && (
+          <p className="note warn" role="status">
+            {data.startSaid}
+          </p>
+        )}
+        {data?.missedSince && (
+          <p className="note warn" role="status">
+            No daily copy since {sayDayYear(data.missedSince)}: Tambo was not running, or there was no room. Back up now.
+          </p>
+        )}
         <p className="sub" style={{ fontSize: 15 }}>
           Tambo makes one a day by itself and keeps 7 days, 4 weeks and 12 months of them, in {data?.folder ?? 'its folder'}. A copy on this
           machine is lost with it: take one away now and then.
