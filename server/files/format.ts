@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { instantSchema } from '#core/contract';
 
+export { BadFile } from './badFile.ts';
+
 /** A backup: a zip with the database, the open export beside it (both gzipped, which is quicker than the zip's own way), and this manifest last. */
 export const backupNames = { database: 'tambo.sqlite.gz', export: 'export.json.gz', manifest: 'manifest.json' } as const;
 
@@ -38,17 +40,6 @@ export const manifestSchema = z.object({
 
 export type Counts = z.infer<typeof countsSchema>;
 export type Manifest = z.infer<typeof manifestSchema>;
-
-/** Something is wrong with a file that was brought in; said in words that tell what to do. */
-export class BadFile extends Error {
-  readonly expected: string;
-  readonly got: string;
-  constructor(message: string, expected: string, got: string) {
-    super(message);
-    this.expected = expected;
-    this.got = got;
-  }
-}
 
 /** What a long job tells while it runs. */
 export interface Progress {

@@ -1,9 +1,10 @@
 import type { Day } from '#core/contract';
-import { readRecipeFile, type ReadFileResult } from '#core/recipe';
-import { makeBackup, type BackupOptions } from './backup.ts';
-import { readCalendar, type CalendarResult } from './calendar.ts';
-import { BadFile, type Progress } from './format.ts';
-import { lookAt, type Look, type LookOptions } from './restore.ts';
+import type { ReadFileResult } from '#core/recipe';
+import type { BackupOptions } from './backup.ts';
+import type { CalendarResult } from './calendar.ts';
+import { BadFile } from './badFile.ts';
+import type { Progress } from './format.ts';
+import type { Look, LookOptions } from './restore.ts';
 import type { Manifest } from './format.ts';
 
 /** Work that would stop every request for seconds: done in a process of its own (DECISIONS 29). */
@@ -20,16 +21,17 @@ export interface JobResults {
   readCalendar: CalendarResult;
 }
 
-function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults[Job['kind']]> | JobResults[Job['kind']] {
+/** Each kind brings in its own part only: a small file is read before a database driver would have been loaded. */
+async function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults[Job['kind']]> {
   switch (job.kind) {
     case 'backup':
-      return makeBackup(job, tell);
+      return (await import('./backup.ts')).makeBackup(job, tell);
     case 'look':
-      return lookAt(job, tell);
+      return (await import('./restore.ts')).lookAt(job, tell);
     case 'readRecipes':
-      return readRecipeFile(job.text);
+      return (await import('../../core/recipe/jsonld/index.ts')).readRecipeFile(job.text);
     case 'readCalendar':
-      return readCalendar(job.text, job.from, job.zone);
+      return (await import('./calendar.ts')).readCalendar(job.text, job.from, job.zone);
   }
 }
 
@@ -43,8 +45,7 @@ const send = (message: JobMessage): void => void process.send?.(message);
 process.once('message', (job: Job) => {
   const tell = (progress: Progress): void => send({ type: 'progress', progress });
   tell({ share: 0, says: 'Started' });
-  const work = async (): Promise<JobResults[Job['kind']]> => workOf(job, tell);
-  work().then(
+  workOf(job, tell).then(
     (result) => {
       send({ type: 'done', result });
       process.disconnect();
