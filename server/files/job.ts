@@ -29,7 +29,7 @@ async function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults
     case 'look':
       return (await import('./restore.ts')).lookAt(job, tell);
     case 'readRecipes':
-      return (await import('../../core/recipe/jsonld/index.ts')).readRecipeFile(job.text);
+      return (await import('#core/recipe')).readRecipeFile(job.text);
     case 'readCalendar':
       return (await import('./calendar.ts')).readCalendar(job.text, job.from, job.zone);
   }
