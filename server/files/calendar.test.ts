@@ -37,6 +37,11 @@ describe('a calendar file as days away', () => {
   });
   it('does not follow an endless repeat beyond a year', () =>
     expect(read('UID:w|SUMMARY:Away|DTSTART;VALUE=DATE:20200101|RRULE:FREQ=DAILY').entries.length).toBeLessThan(420));
+  it.each(['19990101', '20101201', '20240229'])('takes what has repeated every day since %s as away now, not as over', (since) => {
+    const { entries, leftOut } = read(`UID:o|SUMMARY:Away|DTSTART;VALUE=DATE:${since}|RRULE:FREQ=DAILY`);
+    expect(leftOut).toEqual([]);
+    expect(entries[0]?.from).toBe('2026-11-24');
+  });
   it.each([
     ['an appointment', 'UID:a|SUMMARY:Dentist|DTSTART:20261206T090000Z|DTEND:20261206T100000Z', 'short'],
     ['what is over', 'UID:a|SUMMARY:Summer|DTSTART;VALUE=DATE:20260701|DTEND;VALUE=DATE:20260710', 'past'],
