@@ -50,7 +50,9 @@ async function dropSentElsewhere(appStore: AppStore): Promise<void> {
       .getState()
       .outbox.waiting.map((w) => w.seq)
       .filter((seq) => seq < firstInMemory && !there.has(seq) && !answered.has(seq));
-    if (gone.length > 0) appStore.dispatch(sentElsewhere(gone));
+    if (gone.length === 0) return;
+    appStore.dispatch(sentElsewhere(gone));
+    appStore.dispatch(api.util.invalidateTags(['World']));
   } catch {
     // without a device store there is nothing to share
   }
@@ -78,15 +80,21 @@ async function flush(): Promise<void> {
   if (!store || sending || store.getState().outbox.waiting.length === 0) return;
   sending = true;
   clearTimeout(retryTimer);
+  let failed = true;
   try {
-    await alone(sendAll);
+    await alone(async () => {
+      failed = !(await sendAll());
+    });
   } finally {
     sending = false;
   }
+  // what was entered while the lock was being given back has been turned away above
+  if (!failed) void flush();
 }
 
-async function sendAll(): Promise<void> {
-  if (!store) return;
+/** Sends until nothing waits; false when it is to be tried again later. */
+async function sendAll(): Promise<boolean> {
+  if (!store) return true;
   await dropSentElsewhere(store);
   const unsent = (): Waiting[] => store?.getState().outbox.waiting.filter((w) => !answered.has(w.seq)) ?? [];
   try {
@@ -119,6 +127,7 @@ async function sendAll(): Promise<void> {
       answered.clear();
       keepSoon();
     }
+    return true;
   } catch (error) {
     store.dispatch(offline(undefined));
     if (error instanceof DoorShut) store.dispatch(shut());
@@ -126,6 +135,7 @@ async function sendAll(): Promise<void> {
     store.dispatch(api.util.invalidateTags(['World']));
     retryTimer = setTimeout(() => void flush(), retryMs);
     retryMs = Math.min(30_000, retryMs * 2);
+    return false;
   }
 }
 
