@@ -1,3 +1,4 @@
+import { Stack } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
 import type { HouseholdCounts, RestoreLook } from '#core/session';
@@ -180,15 +181,15 @@ export function Copies({ zone }: { zone: string }) {
           </p>
         )}
         <h3 style={{ margin: '18px 0 4px' }}>Kept here</h3>
-        {data?.startSaid && (
-          <p className="note warn" role="status">
-            {data.startSaid}
-          </p>
-        )}
-        {data?.missedSince && (
-          <p className="note warn" role="status">
-            No daily copy since {sayDayYear(data.missedSince)}: Tambo was not running, or there was no room. Back up now.
-          </p>
+        {(data?.startSaid !== undefined || data?.missedSince !== undefined) && (
+          <Stack gap={8} my={8} role="status">
+            {data.startSaid && <p className="note warn">{data.startSaid}</p>}
+            {data.missedSince && (
+              <p className="note warn">
+                No daily copy since {sayDayYear(data.missedSince)}: Tambo was not running, or there was no room. Back up now.
+              </p>
+            )}
+          </Stack>
         )}
         <p className="sub" style={{ fontSize: 15 }}>
           Tambo makes one a day by itself and keeps 7 days, 4 weeks and 12 months of them, in {data?.folder ?? 'its folder'}. A copy on this
