@@ -170,6 +170,17 @@ describe('writes', () => {
     expect(res.status).toBe(422);
     expect((res.body as { refusals: unknown[] }).refusals.length).toBeGreaterThan(0);
   });
+  it('takes the same from a second tab, whose moment of writing is another', async () => {
+    const at = (madeAt: string) => ({
+      writeId: 'tabs',
+      device: 'test',
+      instant: '2026-11-24T12:00:00.000Z',
+      label: 'add',
+      changes: [{ table: 'recipe_revision', id: 'revTabs', data: testRevision({ id: 'revTabs', madeAt }) }],
+    });
+    expect((await post('/writes', at('2026-11-24T12:00:00.000Z'))).status).toBe(200);
+    expect((await post('/writes', at('2026-11-24T12:00:01.000Z'))).status).toBe(200);
+  });
   it('refuses another content under a number that was used', async () => {
     const body = {
       writeId: 'used',
