@@ -16,6 +16,7 @@ const order = [
   'dry',
   'fresh',
   'session',
+  'sync',
 ];
 
 const stationOrder = order.slice(0, -1).map((station, i) => ({

@@ -7,6 +7,7 @@ import type { TamboEvent } from '#core/contract';
 import { createApp } from './app.ts';
 import { makeClock, type Clock } from './clock/index.ts';
 import { makeDemo } from './demo/index.ts';
+import { ensureProjection } from './events/index.ts';
 import { Jobs } from './files/jobs.ts';
 import type { Context } from './http.ts';
 import { loadReference, openDb, type Db, type OpenDb } from './db/index.ts';
@@ -58,7 +59,15 @@ export function testServer(now = '2026-11-24T16:00:00.000Z', { demo = false } = 
     demo ? begun(`demo ${now}`, (db) => makeDemo(db, { now, zone: 'Europe/London', seed: 7 })) : begun('empty', () => undefined),
     dbFile,
   );
+  return openedServer(dbFile, now);
+}
+
+/** A server at a moment over a household's file in a folder of its own, which goes with it. */
+export function openedServer(dbFile: string, now: string): TestServer {
+  const folder = path.dirname(dbFile);
   const open = openDb(dbFile, migrationsFolder);
+  loadReference(open.db);
+  ensureProjection(open);
   const clock = makeClock({ TAMBO_NOW: now, TAMBO_CLOCK: 'stopped' });
   const ctx: Context = {
     db: open.db,

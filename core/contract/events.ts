@@ -118,13 +118,17 @@ export const eventData = {
   eatenTonight: z.object({ batchId: idSchema, day: daySchema, shares, volumeMl: z.number().min(0).max(200_000) }),
   yieldDiscarded: z.object({ batchId: idSchema, volumeMl: z.number().positive().max(200_000), reason: z.string().max(200) }),
   packingClosed: z.object({ batchId: idSchema }),
+  /** Guests at one meal of this household, none when `plates` is 0; what one of them must not eat holds for that meal. */
+  invited: dayMeal.extend({ plates: z.number().int().min(0).max(20), allergens: z.array(z.string().max(40)).max(14) }),
+  /** An eater is, or is not, at one meal, whatever the week says. */
+  atHome: dayMeal.extend({ home: z.boolean() }),
   undone: z.object({ eventId: idSchema }),
 } as const;
 
 export type EventType = keyof typeof eventData;
 
 /** Which stream an event of each type is written to. */
-export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'any'>> = {
+export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'table' | 'any'>> = {
   filled: 'pack',
   moved: 'pack',
   planned: 'pack',
@@ -150,6 +154,8 @@ export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yi
   eatenTonight: 'yield',
   yieldDiscarded: 'yield',
   packingClosed: 'session',
+  invited: 'table',
+  atHome: 'table',
   undone: 'any',
 };
 
@@ -191,6 +197,8 @@ export const eventSchema = z.discriminatedUnion('type', [
   one('eatenTonight'),
   one('yieldDiscarded'),
   one('packingClosed'),
+  one('invited'),
+  one('atHome'),
   one('undone'),
 ]);
 

@@ -7,4 +7,6 @@ export * from './events.ts';
 export * from './writes.ts';
 export { exportJsonSchema, exportSchema } from './export.ts';
 export { refusals } from './refusals.ts';
-export { intentId } from './intent.ts';
+export { intentId, stateOf } from './intent.ts';
+export { readDocument, readEvent, readWritable, type ReadValue } from './read.ts';
+export { NewerShape, upcast, versions, type Shape } from './upcast.ts';

@@ -25,3 +25,21 @@ export function intentId(...parts: readonly string[]): string {
   }
   return id;
 }
+
+const sorted = (value: unknown): unknown =>
+  Array.isArray(value)
+    ? value.map(sorted)
+    : typeof value === 'object' && value !== null
+      ? Object.fromEntries(
+          Object.entries(value)
+            .filter(([, v]) => v !== undefined)
+            .toSorted(([a], [b]) => (a < b ? -1 : 1))
+            .map(([k, v]) => [k, sorted(v)]),
+        )
+      : value;
+
+/**
+ * The state of a document: the same content gives the same id, in whatever order its fields stand (decision 58).
+ * @example stateOf({ a: 1, b: 2 }) === stateOf({ b: 2, a: 1 })
+ */
+export const stateOf = (document: unknown): string => intentId('state', JSON.stringify(sorted(document)));

@@ -137,7 +137,7 @@ export const containerSchema = z.object({
   seal: z.enum(['lid', 'screw', 'zip', 'crimp', 'heat', 'none']).optional(),
   materialId: idSchema,
   /** Whether it may go into a microwave, as marked on it. */
-  microwave: z.enum(['yes', 'no', 'unknown']).optional(),
+  microwave: z.enum(['yes', 'no', 'unknown']),
   presetId: idSchema.optional(),
 });
 

@@ -31,6 +31,10 @@ const changeSchema = z.object({
   id: idSchema,
   /** The whole new document, or null to delete it (softly). */
   data: z.unknown().nullable(),
+  /** Version of its shape (`versions`); 1 when nothing is said, as pages did before there were others. */
+  version: z.number().int().min(1).max(1000).optional(),
+  /** The document's state that this was changed from (`stateOf`), null when there was none; without it nothing is compared. */
+  from: idSchema.nullable().optional(),
 });
 
 /** One tap's worth of changes: kept or refused together, and undone together. */
@@ -40,6 +44,8 @@ export const writeSchema = z.object({
   instant: instantSchema,
   label: z.string().min(1).max(120),
   changes: z.array(changeSchema).min(1).max(60),
+  /** The question between two devices' versions that this answers. */
+  settles: idSchema.optional(),
 });
 
 export const undoSchema = z.object({ writeId: idSchema, device: z.string().min(1).max(40), instant: instantSchema, undoes: idSchema });

@@ -47,7 +47,7 @@ export {
   weekdayOf,
   type Weekday,
 } from './day.ts';
-export { demand, guestsAt, isPresent, quartersOf, withGuests, withPresence, type Demand } from './presence.ts';
+export { demand, guestsAt, isPresent, quartersOf, withSaid, type Demand, type SaidOfTable } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
 export { groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';

@@ -1,27 +1,59 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Day, EventOf, Guests } from '#core/contract';
 import { addDays, daysFrom } from './day.ts';
 import { testEater } from './fixtures.ts';
-import { demand, isPresent, withGuests, withPresence } from './presence.ts';
+import { demand, isPresent, withSaid, type SaidOfTable } from './presence.ts';
 
 const today = '2026-11-24';
 const someDay = fc.integer({ min: 0, max: 40 }).map((n) => addDays(today, n));
 
-describe('one evening’s exception', () => {
-  it('moves that dinner alone, and saying what is usual takes it away', () => {
+let counter = 0;
+const said = (
+  e: { type: 'invited'; data: EventOf<'invited'>['data'] } | { type: 'atHome'; data: EventOf<'atHome'>['data'] },
+  subject: string,
+): SaidOfTable => {
+  counter += 1;
+  return {
+    id: `t${counter}`,
+    subjects: [subject],
+    instant: '2026-11-24T16:00:00.000Z',
+    device: 'd',
+    counter,
+    version: 1,
+    ...e,
+  } as SaidOfTable;
+};
+const home = (eaterId: string, day: Day, is: boolean): SaidOfTable =>
+  said({ type: 'atHome', data: { day, meal: 'dinner', home: is } }, eaterId);
+const invited = (day: Day, plates: number, allergens: string[] = []): SaidOfTable =>
+  said({ type: 'invited', data: { day, meal: 'dinner', plates, allergens } }, 'household');
+
+describe('one evening’s word', () => {
+  it('moves that dinner of that eater alone, and the newest word wins', () => {
     fc.assert(
-      fc.property(someDay, fc.boolean(), (day, present) => {
+      fc.property(fc.array(fc.tuple(someDay, fc.boolean()), { maxLength: 8 }), (words) => {
         const osk = testEater('osk', {
           presence: { ...testEater('osk').presence, away: [{ from: addDays(today, 5), to: addDays(today, 9) }] },
         });
-        const said = withPresence(osk, day, 'dinner', present);
-        expect(isPresent(said.presence, day, 'dinner')).toBe(present);
-        for (const other of daysFrom(today, 41).filter((d) => d !== day))
-          expect(isPresent(said.presence, other, 'dinner')).toBe(isPresent(osk.presence, other, 'dinner'));
-        const back = withPresence(said, day, 'dinner', isPresent(osk.presence, day, 'dinner'));
-        expect(back.presence.exceptions).toEqual([]);
+        const joaquim = testEater('joaquim');
+        const [after, other] = withSaid(
+          {},
+          [osk, joaquim],
+          words.map(([day, is]) => home('osk', day, is)),
+        ).eaters;
+        for (const day of daysFrom(today, 41)) {
+          const word = words.findLast(([d]) => d === day)?.[1];
+          expect(isPresent(after!.presence, day, 'dinner')).toBe(word ?? isPresent(osk.presence, day, 'dinner'));
+          expect(isPresent(other!.presence, day, 'dinner')).toBe(isPresent(joaquim.presence, day, 'dinner'));
+        }
       }),
     );
+  });
+  it('goes before an exception that the eater’s own document holds', () => {
+    const presence = { ...testEater('osk').presence, exceptions: [{ day: today, meal: 'dinner' as const, present: false }] };
+    const [osk] = withSaid({}, [testEater('osk', { presence })], [home('osk', today, true)]).eaters;
+    expect(isPresent(osk!.presence, today, 'dinner')).toBe(true);
   });
 });
 
@@ -30,25 +62,23 @@ describe('guests', () => {
     fc.assert(
       fc.property(someDay, fc.integer({ min: 0, max: 9 }), (day, plates) => {
         const table = [testEater('osk', { appetite: 0.8 }), testEater('joaquim')];
-        const visits = withGuests([], day, plates, today);
+        const { household } = withSaid<{ guests?: Guests[] }>({}, table, [invited(day, plates)]);
         for (const d of daysFrom(today, 41)) {
-          const asked = demand(table, d, visits);
+          const asked = demand(table, d, household.guests);
           expect(asked.guests).toBe(d === day ? plates : 0);
           expect(asked.quarters).toBe(asked.eaters.reduce((s, e) => s + e.quarters, 0) + 4 * asked.guests);
         }
       }),
     );
   });
-  it('are counted once for a dinner, and past visits are let go', () => {
-    const visits = withGuests([{ day: '2026-11-20', meal: 'dinner', plates: 3 }], today, 2, today);
-    expect(withGuests(visits, today, 4, today)).toEqual([{ day: today, meal: 'dinner', plates: 4 }]);
-    expect(withGuests(visits, today, 0, today)).toEqual([]);
-  });
-  it('keep what one of them must not eat while more come and go, until they are gone', () => {
-    const said = withGuests([], today, 1, today, ['al_treenut']);
-    const more = withGuests(said, today, 3, today);
-    expect(more).toEqual([{ day: today, meal: 'dinner', plates: 3, allergens: ['al_treenut'] }]);
-    expect(withGuests(more, today, 3, today, [])).toEqual([{ day: today, meal: 'dinner', plates: 3 }]);
-    expect(withGuests(withGuests(more, today, 0, today), today, 1, today)).toEqual([{ day: today, meal: 'dinner', plates: 1 }]);
+  it('are counted once for a dinner: the newest word, also over what the household’s document holds', () => {
+    const before = { guests: [{ day: today, meal: 'dinner' as const, plates: 3 }] };
+    const guests = (...words: SaidOfTable[]) => withSaid(before, [], words).household.guests;
+    expect(guests(invited(today, 2), invited(today, 4, ['al_treenut']))).toEqual([
+      { day: today, meal: 'dinner', plates: 4, allergens: ['al_treenut'] },
+    ]);
+    expect(guests(invited(today, 0))).toEqual([]);
+    expect(guests(invited('2026-11-25', 1))).toHaveLength(2);
+    expect(guests()).toEqual(before.guests);
   });
 });

@@ -1,4 +1,4 @@
-import type { Day, Eater, Guests, Meal, Presence } from '#core/contract';
+import type { Day, Eater, EventOf, Guests, Household, Meal, Presence } from '#core/contract';
 import { daysBetween, weekdayOf } from './day.ts';
 
 /** Whether the rota has somebody at home on a day: `daysOn` away from `firstDay`, then `daysOff` at home, and so on both ways. */
@@ -51,28 +51,48 @@ export function demand(eaters: readonly Eater[], day: Day, visits: readonly Gues
 const babyPresent = (eater: Eater, day: Day): boolean =>
   (['breakfast', 'lunch', 'dinner'] as const).some((m) => isPresent(eater.presence, day, m));
 
-/** An eater who is, or is not, at one dinner; saying what the pattern says anyway takes the exception away. */
-export function withPresence(eater: Eater, day: Day, meal: Meal, present: boolean): Eater {
-  const exceptions = eater.presence.exceptions.filter((e) => e.day !== day || e.meal !== meal);
-  const usual = isPresent({ ...eater.presence, exceptions }, day, meal);
-  return {
-    ...eater,
-    presence: { ...eater.presence, exceptions: usual === present ? exceptions : [...exceptions, { day, meal, present }] },
-  };
-}
-
 /** The guests of one dinner. */
 export const guestsAt = (visits: readonly Guests[], day: Day): Guests | undefined =>
   visits.find((g) => g.day === day && g.meal === 'dinner');
 
+/** Who said what of one meal, the oldest first: guests, and who is at home. */
+export type SaidOfTable = EventOf<'invited'> | EventOf<'atHome'>;
+
+/** The newest word on each meal. */
+const newestWord = <T extends SaidOfTable>(said: readonly T[]): T[] => [
+  ...new Map(said.map((e) => [`${e.subjects[0] ?? ''} ${e.data.day} ${e.data.meal}`, e])).values(),
+];
+
+const onSameMeal = (a: { day: Day; meal: Meal }, b: { day: Day; meal: Meal }): boolean => a.day === b.day && a.meal === b.meal;
+
 /**
- * Guests at one dinner, zero for none; visits before today are let go.
- * @param allergens what one of them must not eat; what was said before stays when it is left out
+ * A household and its eaters with what was said of single meals laid over what their documents hold (decision 59): the newest word on a meal wins.
+ * @param said in the order of events, without what was taken back
  */
-export function withGuests(visits: readonly Guests[], day: Day, plates: number, today: Day, allergens?: readonly string[]): Guests[] {
-  const must = allergens ?? guestsAt(visits, day)?.allergens ?? [];
-  return [
-    ...visits.filter((g) => g.day >= today && (g.day !== day || g.meal !== 'dinner')),
-    ...(plates > 0 ? [{ day, meal: 'dinner' as const, plates, ...(must.length > 0 && { allergens: [...must] }) }] : []),
+export function withSaid<H extends Pick<Household, 'guests'>>(
+  household: H,
+  eaters: readonly Eater[],
+  said: readonly SaidOfTable[],
+): { household: H; eaters: readonly Eater[] } {
+  if (said.length === 0) return { household, eaters };
+  const invited = newestWord(said.filter((e) => e.type === 'invited'));
+  const words = newestWord(said.filter((e) => e.type === 'atHome'));
+  const guests: Guests[] = [
+    ...(household.guests ?? []).filter((g) => !invited.some((e) => onSameMeal(e.data, g))),
+    ...invited.flatMap(({ data: { day, meal, plates, allergens } }) =>
+      plates > 0 ? [{ day, meal, plates, ...(allergens.length > 0 && { allergens }) }] : [],
+    ),
   ];
+  return {
+    household: { ...household, guests },
+    eaters: eaters.map((eater) => {
+      const own = words.filter((e) => e.subjects.includes(eater.id));
+      if (own.length === 0) return eater;
+      const exceptions = [
+        ...eater.presence.exceptions.filter((x) => !own.some((e) => onSameMeal(e.data, x))),
+        ...own.map(({ data: { day, meal, home } }) => ({ day, meal, present: home })),
+      ];
+      return { ...eater, presence: { ...eater.presence, exceptions } };
+    }),
+  };
 }

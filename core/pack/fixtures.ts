@@ -15,5 +15,6 @@ export const testContainer = (id: string, over: Partial<Container> = {}): Contai
   owned: 10,
   oneUse: false,
   materialId: 'm_pp',
+  microwave: 'unknown',
   ...over,
 });

@@ -1,8 +1,10 @@
 import type {
   Container,
   Day,
+  DocumentTable,
   Eater,
   Equipment,
+  Guests,
   Household,
   Instant,
   Kind,
@@ -43,6 +45,29 @@ export interface SessionBrief {
   state: SessionState;
 }
 
+/** A document that today's contract cannot read; everything else is shown as if it were not there. */
+export interface Unreadable {
+  table: DocumentTable;
+  id: string;
+  name?: string;
+  why: string;
+}
+
+/** One document that two devices changed differently: what stands here, and what the other meant. */
+export interface ClashBrief {
+  id: string;
+  table: DocumentTable;
+  rowId: string;
+  name?: string;
+  /** What the other device called its change. */
+  label: string;
+  at: Instant;
+  device: string;
+  here: unknown;
+  mine: unknown;
+  differences: { path: string; here: unknown; mine: unknown }[];
+}
+
 /** What stands around every page. */
 export interface FrameAnswer {
   now: Instant;
@@ -61,6 +86,9 @@ export interface FrameAnswer {
   setup: { eaters: boolean; gear: boolean; packs: boolean; session: boolean };
   /** Plain name by allergen code. */
   allergenNames: Record<string, string>;
+  /** Documents that cannot be read, and those of which two versions wait to be told apart. */
+  unreadable: Unreadable[];
+  clashes: ClashBrief[];
 }
 
 export interface TodayAnswer {
@@ -70,6 +98,9 @@ export interface TodayAnswer {
   next?: SessionBrief;
   cautions: SaidCaution[];
   eaters: Eater[];
+  /** Guests of tonight, with what one of them must not eat. */
+  guests: Guests | undefined;
+  tableSeen: string;
   places: Place[];
   demoOld: boolean;
   /** Labels that no longer tell the truth about allergies: how many, and the first of them. */
@@ -230,9 +261,11 @@ export interface EatAnswer {
 }
 
 export interface KitchenAnswer {
+  /** As their documents hold them, for the forms; `weeks` has what was said of single meals laid over it. */
   household: Household;
   eaters: Eater[];
   weeks: { days: Day[]; present: Record<string, Record<Meal, boolean>[]>; quarters: number[]; babyMeals: number[] };
+  tableSeen: string;
   equipment: Equipment[];
   containers: { container: Container; free: number; toWash: number; wanted: number }[];
   places: { place: Place; room: PlaceRoom }[];

@@ -38,9 +38,13 @@ export function testWorld(
   revisions: readonly Revision[] = [testRevision()],
   packs: readonly PackState[] = [],
 ): World {
+  const household = over.household ?? testHousehold;
+  const eaters = over.eaters ?? [testEater('osk', { stage: 'elder', needs: ['lowSalt'] }), testEater('joaquim')];
   return {
-    household: testHousehold,
-    eaters: [testEater('osk', { stage: 'elder', needs: ['lowSalt'] }), testEater('joaquim')],
+    household,
+    eaters,
+    written: { household, eaters },
+    tableSeen: '',
     equipment: [
       { id: 'hob', name: 'Hob', kind: 'hob', count: 4 },
       { id: 'oven', name: 'Oven', kind: 'oven', count: 1 },
@@ -98,6 +102,9 @@ export const testGround = (over: Partial<Ground> = {}): Ground => {
     storeId: 'store',
     household: testHousehold,
     eaters: [testEater('osk')],
+    table: [],
+    unreadable: [],
+    clashes: [],
     equipment: [...equipment],
     containers: [],
     places: [...places],

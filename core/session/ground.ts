@@ -12,13 +12,15 @@ import type {
   WriteRequest,
 } from '#core/contract';
 import type { LastTime } from '#core/cook';
-import { groupOf, ingredientFinder, isDinnerKind, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
+import { groupOf, ingredientFinder, isDinnerKind, withSaid, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import { applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, EatenEntry } from './answer/book.ts';
+import type { ClashBrief, Unreadable } from './answers.ts';
 import type { Run } from './run.ts';
 import { densityOfRuns, runOf } from './runs.ts';
 import { eatenUnits, type EatenDay } from './supply.ts';
+import { newestWord, saidOfTable } from './table.ts';
 import { scaleOptionsOf, type World } from './world.ts';
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
@@ -26,8 +28,13 @@ export interface Ground {
   storeId: string;
   /** How many changes of documents there have been. */
   changes: number;
+  /** As their documents hold them; `table` is laid over them. */
   household: Household;
   eaters: Eater[];
+  /** What was said of who is at single meals, with what was taken back of it. */
+  table: TamboEvent[];
+  unreadable: Unreadable[];
+  clashes: ClashBrief[];
   equipment: Equipment[];
   containers: Container[];
   places: Place[];
@@ -66,6 +73,7 @@ export interface WaitingEntries {
 /** The world and the book of a kept household. */
 export function worldOfGround(ground: Ground): { world: World; book: Book } {
   const finder = ingredientFinder(ground.ingredients);
+  const table = withSaid(ground.household, ground.eaters, saidOfTable(ground.table));
   const recipes = new Map(ground.recipes.map((r) => [r.id, r]));
   const revisions = new Map(ground.revisions.map((r) => [r.id, r]));
   const events = new Map(ground.events);
@@ -81,6 +89,9 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
   return {
     world: {
       ...ground,
+      ...table,
+      written: { household: ground.household, eaters: ground.eaters },
+      tableSeen: newestWord(ground.table) ?? '',
       usage: new Map(ground.usage),
       finder,
       runs,
@@ -96,13 +107,15 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
       },
       scale(scaledOf, portions, yieldFactor = 1) {
         const key = `${scaledOf.id} ${portions} ${yieldFactor}`;
-        const result = scaled.get(key) ?? scaleRecipe(scaledOf, portions, scaleOptionsOf({ ...ground, finder }, yieldFactor));
+        const result = scaled.get(key) ?? scaleRecipe(scaledOf, portions, scaleOptionsOf({ ...ground, ...table, finder }, yieldFactor));
         scaled.set(key, result);
         return result;
       },
     },
     book: {
       storeId: ground.storeId,
+      unreadable: () => ground.unreadable,
+      clashes: () => ground.clashes,
       changes: () => ground.changes,
       sessions: () => ground.sessions,
       recipes: () => ground.recipes,
@@ -240,6 +253,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
     changes: ground.changes + changes.length,
     household: written([ground.household], 'household', changes)[0] ?? ground.household,
     eaters: written(ground.eaters, 'eater', changes),
+    table: [...ground.table, ...fresh.filter((e) => ['invited', 'atHome', 'undone'].includes(e.type))],
     equipment: written(ground.equipment, 'equipment', changes),
     containers: written(ground.containers, 'container', changes),
     places: written(ground.places, 'place', changes),

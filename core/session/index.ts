@@ -32,4 +32,5 @@ export { densityOfRuns, lastTimes, learnedFrom, runOf, runsOf, trimsOf } from '.
 export type { Run } from './run.ts';
 export { allergensOf, scaleOptionsOf, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';
+export { newestWord, saidOfTable } from './table.ts';
 export type * from './answers.ts';

@@ -35,6 +35,8 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   eatenTonight: [{ batchId: 'b', day: today, shares: [], volumeMl: 400 }, '400\u00a0ml eaten from the pot'],
   yieldDiscarded: [{ batchId: 'b', volumeMl: 300, reason: 'burnt' }, 'burnt'],
   packingClosed: [{ batchId: 'b' }, 'closed'],
+  invited: [{ day: '2026-11-25', meal: 'dinner', plates: 2, allergens: [] }, 'guests for dinner tomorrow'],
+  atHome: [{ day: today, meal: 'lunch', home: false }, 'is not there for lunch today'],
   undone: [{ eventId: 'x' }, 'Taken back'],
 };
 

@@ -1,6 +1,6 @@
 import { doneTask } from '#core/cook';
 import type { TamboEvent } from '#core/contract';
-import { sayMass, sayNear, sayPortions, sayVolume } from '#core/kitchen';
+import { countOf, sayMass, sayNear, sayPortions, sayVolume } from '#core/kitchen';
 import type { Stage } from './state.ts';
 
 /** What a logged event says in History. */
@@ -62,6 +62,10 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
       return `${sayVolume(Math.round(event.data.volumeMl))} binned, ${event.data.reason}`;
     case 'packingClosed':
       return 'Packing closed';
+    case 'invited':
+      return `${event.data.plates === 0 ? 'No guests' : countOf(event.data.plates, 'guest')} for ${event.data.meal} ${sayNear(event.data.day, today)}`;
+    case 'atHome':
+      return `${eaters.get(event.subjects[0] ?? '') ?? 'Somebody'} ${event.data.home ? 'is there' : 'is not there'} for ${event.data.meal} ${sayNear(event.data.day, today)}`;
     case 'undone':
       return 'Taken back';
   }

@@ -7,8 +7,13 @@ import type { Run } from './run.ts';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {
+  /** With guests and absences that were said of single meals laid over them. */
   household: Household;
   eaters: readonly Eater[];
+  /** The same two as their documents hold them: what a form changes. */
+  written: { household: Household; eaters: readonly Eater[] };
+  /** The newest word on who is at the table: what a page has seen. */
+  tableSeen: string;
   equipment: readonly Equipment[];
   containers: readonly Container[];
   places: readonly Place[];

@@ -1,26 +1,84 @@
-import { and, eq, sql } from 'drizzle-orm';
-import type { DocumentOf, DocumentTable } from '#core/contract';
+import { sql } from 'drizzle-orm';
+import { documentTables, readDocument, type DocumentOf, type DocumentTable } from '#core/contract';
+import type { Unreadable } from '#core/session';
 import type { Db } from './open.ts';
 import { documents } from './schema.ts';
 
-/** All living documents of a table, in the order they were made. */
-export function allDocuments<T extends DocumentTable>(db: Db, table: T): DocumentOf<T>[] {
-  const t = documents[table];
-  return db
-    .select({ data: t.data })
-    .from(t)
-    .where(eq(t.deleted, false))
-    .orderBy(sql`rowid`)
-    .all()
-    .map((r) => r.data as DocumentOf<T>);
+interface Row {
+  id: string;
+  text: string;
+  version: number;
 }
 
-/** One living document, or undefined. */
-export function documentById<T extends DocumentTable>(db: Db, table: T, id: string): DocumentOf<T> | undefined {
-  const t = documents[table];
-  return db
-    .select({ data: t.data })
-    .from(t)
-    .where(and(eq(t.id, id), eq(t.deleted, false)))
-    .get()?.data as DocumentOf<T> | undefined;
+/** A row as it was read: its value, or why there is none. */
+interface Read {
+  text: string;
+  version: number;
+  value?: unknown;
+  why?: string;
 }
+
+/** Rows that were read, so that each is parsed and held to the contract once for as long as it says the same. */
+const known = new WeakMap<Db, Map<string, Read>>();
+
+const parsed = (text: string): unknown => {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
+};
+
+function readRow(db: Db, table: DocumentTable, { id, text, version }: Row): Read {
+  const rows = known.get(db) ?? new Map<string, Read>();
+  known.set(db, rows);
+  const key = `${table} ${id}`;
+  const before = rows.get(key);
+  if (before?.text === text && before.version === version) return before;
+  const read: Read = { text, version, ...readDocument(table, version, parsed(text)) };
+  rows.set(key, read);
+  return read;
+}
+
+/** Living rows of a table, in the order they were made; as text, which is what tells whether one has changed. */
+function livingRows(db: Db, table: DocumentTable, id?: string): Row[] {
+  const t = documents[table];
+  return db.all<Row>(
+    sql`select ${t.id} as id, cast(${t.data} as text) as text, ${t.version} as version from ${t} where ${t.deleted} = 0 ${id === undefined ? sql`` : sql`and ${t.id} = ${id}`} order by rowid`,
+  );
+}
+
+/** All living documents of a table that can be read, in the order they were made (see {@link unreadableDocuments}). */
+export const allDocuments = <T extends DocumentTable>(db: Db, table: T): DocumentOf<T>[] =>
+  livingRows(db, table).flatMap((row) => {
+    const { value } = readRow(db, table, row);
+    return value === undefined ? [] : [value as DocumentOf<T>];
+  });
+
+/** One living document, or undefined when there is none or it cannot be read. */
+export function documentById<T extends DocumentTable>(db: Db, table: T, id: string): DocumentOf<T> | undefined {
+  const [row] = livingRows(db, table, id);
+  return row && (readRow(db, table, row).value as DocumentOf<T> | undefined);
+}
+
+/** A living document as it is stored, whether it can be read or not: what undo brings back. */
+export function storedDocument(db: Db, table: DocumentTable, id: string): { data: unknown; version: number } | undefined {
+  const [row] = livingRows(db, table, id);
+  return row && { data: parsed(row.text), version: row.version };
+}
+
+const nameIn = (text: string): string | undefined => {
+  const value = parsed(text);
+  const name = typeof value === 'object' && value !== null && 'name' in value ? value.name : undefined;
+  return typeof name === 'string' ? name : undefined;
+};
+
+/** Living documents that today's contract cannot read, with the reason; all others are shown as if these were not there. */
+export const unreadableDocuments = (db: Db): Unreadable[] =>
+  documentTables.flatMap((table) =>
+    livingRows(db, table).flatMap((row): Unreadable[] => {
+      const { why } = readRow(db, table, row);
+      const name = nameIn(row.text);
+      return why === undefined ? [] : [{ table, id: row.id, why, ...(name !== undefined && { name }) }];
+    }),
+  );

@@ -92,6 +92,8 @@ const document = (name: string) =>
   sqliteTable(name, {
     id: text().primaryKey(),
     data: text({ mode: 'json' }).$type<unknown>().notNull(),
+    /** Version of its shape when it was written (decision 57). */
+    version: integer().notNull().default(1),
     deleted: integer({ mode: 'boolean' }).notNull().default(false),
     updatedAt: text('updated_at').notNull(),
   });
@@ -124,6 +126,8 @@ export const change = sqliteTable(
     rowId: text('row_id').notNull(),
     before: text({ mode: 'json' }).$type<unknown>(),
     after: text({ mode: 'json' }).$type<unknown>(),
+    /** Version of the shape of both. */
+    version: integer().notNull().default(1),
     at: text().notNull(),
     device: text().notNull(),
     label: text().notNull(),
@@ -131,9 +135,26 @@ export const change = sqliteTable(
   (t) => [index('change_by_write').on(t.writeId), index('change_by_time').on(t.at)],
 );
 
+/** What two devices wrote differently over the same state: the document has the one, here lies the other, until the cook has said (decision 58). */
+export const clash = sqliteTable('clash', {
+  id: text().primaryKey(),
+  writeId: text('write_id').notNull(),
+  table: text('table_name').notNull(),
+  rowId: text('row_id').notNull(),
+  /** What this device meant; null when it meant to delete. */
+  mine: text({ mode: 'json' }).$type<unknown>(),
+  version: integer().notNull(),
+  at: text().notNull(),
+  device: text().notNull(),
+  label: text().notNull(),
+  settledBy: text('settled_by'),
+});
+
 /** The answer of each write, so that a retry gets the same one and changes nothing. */
 export const writeAnswer = sqliteTable('write_answer', {
   writeId: text('write_id').primaryKey(),
+  /** Digest of what was said with it; other content under the same number is refused. */
+  digest: text(),
   status: integer().notNull(),
   body: text({ mode: 'json' }).$type<unknown>().notNull(),
 });

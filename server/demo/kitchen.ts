@@ -116,6 +116,7 @@ export const demoContainers: readonly Container[] = [
     costCents: 60,
     materialId: 'm_pp',
     presetId: 'tub1000',
+    microwave: 'unknown',
   },
   {
     id: 'tub_500',
@@ -133,6 +134,7 @@ export const demoContainers: readonly Container[] = [
     costCents: 45,
     materialId: 'm_pp',
     presetId: 'tub500',
+    microwave: 'unknown',
   },
   {
     id: 'pan_loaf',
@@ -150,6 +152,7 @@ export const demoContainers: readonly Container[] = [
     costCents: 32,
     materialId: 'm_foil',
     presetId: 'pan_loaf2',
+    microwave: 'unknown',
   },
   {
     id: 'bag_1l',
@@ -167,6 +170,7 @@ export const demoContainers: readonly Container[] = [
     costCents: 14,
     materialId: 'm_pe_bag',
     presetId: 'bag_1L',
+    microwave: 'unknown',
   },
   {
     id: 'bag_3l',
@@ -184,6 +188,7 @@ export const demoContainers: readonly Container[] = [
     costCents: 22,
     materialId: 'm_pe_bag',
     presetId: 'bag_3L',
+    microwave: 'unknown',
   },
   {
     id: 'tray_27',
@@ -201,6 +206,7 @@ export const demoContainers: readonly Container[] = [
     oneUse: false,
     materialId: 'm_silicone_tray',
     presetId: 'tray30',
+    microwave: 'unknown',
   },
 ];
 

@@ -1,4 +1,4 @@
-import { eventSchema, refusals, streamOf, type Instant, type Refusal, type TamboEvent } from '#core/contract';
+import { eventSchema, refusals, streamOf, upcast, versions, type Instant, type Refusal, type TamboEvent } from '#core/contract';
 import { isCode } from '#core/pack';
 import { documentById, referenceMoved, type Db } from '../db/index.ts';
 import { eventFrom, project } from './project.ts';
@@ -33,7 +33,11 @@ function unknownThings(db: Db, event: TamboEvent): Refusal[] {
       : [{ path: `subjects.${missing}`, expected: 'a pack that has been filled', got: event.subjects[missing] ?? '' }];
   }
   // what was peeled belongs to an ingredient, in a session or not
-  if (event.type === 'trimmed') return [];
+  if (event.type === 'trimmed' || event.type === 'invited') return [];
+  if (event.type === 'atHome') {
+    const eaterId = event.subjects[0] ?? '';
+    return documentById(db, 'eater', eaterId) ? [] : [{ path: 'subjects.0', expected: 'somebody of this household', got: eaterId }];
+  }
   const sessionId = event.subjects[0] ?? '';
   return documentById(db, 'session', sessionId) ? [] : [{ path: 'subjects.0', expected: 'a session that was planned', got: sessionId }];
 }
@@ -52,9 +56,16 @@ const said = (e: TamboEvent): string =>
 const isPlain = (value: unknown): value is object => typeof value === 'object' && value !== null && !Array.isArray(value);
 const meansTheSame = (a: TamboEvent, b: TamboEvent): boolean => said(a) === said(b);
 
+/** An entry as it came, brought up from the version of the page that sent it. */
+function readNow(value: unknown): ReturnType<typeof eventSchema.safeParse> {
+  const version = typeof value === 'object' && value !== null && 'version' in value ? value.version : undefined;
+  if (typeof version !== 'number' || version >= versions.event) return eventSchema.safeParse(value);
+  return eventSchema.safeParse({ ...(upcast('event', version, value) as object), version: versions.event });
+}
+
 /** Keeps one event inside a transaction of the caller's. What is refused has written nothing. */
 function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
-  const parsed = eventSchema.safeParse(value);
+  const parsed = readNow(value);
   const id = typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string' ? value.id : '';
   if (!parsed.success) return { id, status: 'refused', refusals: refusals(parsed.error, value) };
   const event = parsed.data;

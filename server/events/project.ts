@@ -1,5 +1,5 @@
-import { and, eq, or } from 'drizzle-orm';
-import type { EventData, EventOf, TamboEvent } from '#core/contract';
+import { and, eq, inArray, or, sql } from 'drizzle-orm';
+import { upcast, versions, type EventData, type EventOf, type TamboEvent } from '#core/contract';
 import { applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { statements } from './statements.ts';
@@ -71,17 +71,21 @@ export const packRow = (packId: string, filledId: string, filled: FilledBrief, c
 });
 
 /** A stored event as the core knows it. */
-export const eventFrom = (r: Pick<EventRow, 'id' | 'subjects' | 'instant' | 'device' | 'counter' | 'type' | 'data'>): TamboEvent =>
-  ({
+export function eventFrom(
+  r: Pick<EventRow, 'id' | 'subjects' | 'instant' | 'device' | 'counter' | 'version' | 'type' | 'data'>,
+): TamboEvent {
+  const event = {
     id: r.id,
     subjects: r.subjects,
     instant: r.instant,
     device: r.device,
     counter: r.counter,
-    version: 1,
+    version: versions.event,
     type: r.type,
     data: r.data,
-  }) as TamboEvent;
+  };
+  return (r.version === versions.event ? event : upcast('event', r.version, event)) as TamboEvent;
+}
 
 /** All events that speak of a pack or session. */
 export function eventsOf(db: Db, subject: string): TamboEvent[] {
@@ -102,6 +106,19 @@ export const yieldEvents = (db: Db, type: 'weighed' | 'trimmed'): TamboEvent[] =
     .where(or(and(eq(schema.event.stream, 'yield'), eq(schema.event.type, type)), eq(schema.event.stream, 'any')))
     .all()
     .map(eventFrom);
+
+const ofTable = inArray(schema.event.stream, ['table', 'any']);
+
+/** How far the log has come with what is said of who eats when. */
+export const newestOfTable = (db: Db): number =>
+  db
+    .select({ n: sql<number>`coalesce(max(rowid), 0)` })
+    .from(schema.event)
+    .where(ofTable)
+    .get()?.n ?? 0;
+
+/** What was said of who is at the table, with what was taken back of it. */
+export const tableEvents = (db: Db): TamboEvent[] => db.select().from(schema.event).where(ofTable).all().map(eventFrom);
 
 export const eatenRow = (packId: string, filled: FilledBrief, e: EventOf<'eaten'>): EatenRow => ({
   eventId: e.id,

@@ -1,4 +1,4 @@
-import type { TamboEvent } from '#core/contract';
+import { upcast, versions, type TamboEvent } from '#core/contract';
 import { byOrder, effective, foldChanges } from '#core/store';
 import type { OpenDb } from '../db/index.ts';
 import { eatenRow, packRow, type EatenRow, type PackRow } from './project.ts';
@@ -64,14 +64,23 @@ function refill<R>(sqlite: Sqlite, table: string, columns: Columns<R>, rows: rea
   for (const index of indexes) sqlite.exec(index.sql);
 }
 
-type RawEvent = [id: string, subjects: string[], instant: string, device: string, counter: number, type: string, data: unknown];
+type RawEvent = [
+  id: string,
+  subjects: string[],
+  instant: string,
+  device: string,
+  counter: number,
+  version: number,
+  type: string,
+  data: unknown,
+];
 
 /** Rows read at a time; one text for many rows is read and parsed in half the time of row by row. */
 const chunk = 5000;
 /** Of what a pack was filled with, only what the projection repeats is read: the rest is most of the text and never changes. */
 const briefKeys = ['code', 'kind', 'name', 'portions', 'bestBy', 'containerId', 'sessionId', 'recipeId', 'made'] as const;
 const brief = `json_object(${briefKeys.map((k) => `'${k}', json_extract(data, '$.${k}')`).join(', ')})`;
-const asJson = `'[' || json_quote(id) || ',' || subjects || ',' || json_quote(instant) || ',' || json_quote(device) || ',' || counter || ',' || json_quote(type) || ',' || (case type when 'filled' then ${brief} else data end) || ']'`;
+const asJson = `'[' || json_quote(id) || ',' || subjects || ',' || json_quote(instant) || ',' || json_quote(device) || ',' || counter || ',' || version || ',' || json_quote(type) || ',' || (case when type = 'filled' and version = ${versions.event} then ${brief} else data end) || ']'`;
 
 /** Every event that can speak of a pack; a `filled` one carries the brief only. */
 function* packEvents(sqlite: Sqlite): Generator<TamboEvent> {
@@ -81,8 +90,9 @@ function* packEvents(sqlite: Sqlite): Generator<TamboEvent> {
   );
   for (let from = 0; from < (most?.n ?? 0); from += chunk) {
     const [row] = read.all(from, from + chunk) as { list: string | null }[];
-    for (const [id, subjects, instant, device, counter, type, data] of JSON.parse(`[${row?.list ?? ''}]`) as RawEvent[]) {
-      yield { id, subjects, instant, device, counter, version: 1, type, data } as TamboEvent;
+    for (const [id, subjects, instant, device, counter, version, type, data] of JSON.parse(`[${row?.list ?? ''}]`) as RawEvent[]) {
+      const event = { id, subjects, instant, device, counter, version: versions.event, type, data };
+      yield (version === versions.event ? event : upcast('event', version, event)) as TamboEvent;
     }
   }
 }

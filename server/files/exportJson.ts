@@ -1,6 +1,6 @@
 import { createWriteStream } from 'node:fs';
 import { once } from 'node:events';
-import { documentTables } from '#core/contract';
+import { documentTables, upcast, versions, type DocumentTable } from '#core/contract';
 import type { OpenDb } from '../db/index.ts';
 import { exportVersion, type Manifest } from './format.ts';
 
@@ -17,13 +17,24 @@ function* rows(sqlite: Sqlite, table: string, json: string, where = 'true'): Gen
   const read = sqlite.prepare(
     `select group_concat(${json}, ',' || char(10)) as list from ${table} where rowid > ? and rowid <= ? and ${where}`,
   );
-  let first = true;
   for (let from = 0; from < n; from += chunk) {
     const { list } = read.get(from, from + chunk) as { list: string | null };
-    if (list === null) continue;
-    yield (first ? '' : ',\n') + list;
-    first = false;
+    if (list !== null) yield list;
   }
+}
+
+/** Documents of older versions, brought up to today's shape: a reader of the file needs to know one only. */
+function* older(sqlite: Sqlite, table: DocumentTable): Generator<string> {
+  const found = sqlite.prepare(`select data, version from ${table} where deleted = 0 and version < ${versions[table]} order by rowid`);
+  for (const r of found.all() as { data: string; version: number }[]) yield JSON.stringify(upcast(table, r.version, JSON.parse(r.data)));
+}
+
+/** All entries; those of older versions first, likewise. */
+function* allEvents(sqlite: Sqlite): Generator<string> {
+  const found = sqlite.prepare(`select ${eventJson} as json, version from event where version < ${versions.event} order by rowid`);
+  for (const r of found.iterate() as Iterable<{ json: string; version: number }>)
+    yield JSON.stringify({ ...(upcast('event', r.version, JSON.parse(r.json)) as object), version: versions.event });
+  yield* rows(sqlite, 'event', eventJson, `version = ${versions.event}`);
 }
 
 /**
@@ -45,21 +56,28 @@ export async function writeExport(
   await put(
     `{"format":"tambo-export","version":${exportVersion},"madeAt":${JSON.stringify(facts.madeAt)},"storeId":${JSON.stringify(facts.storeId)},\n"documents":{`,
   );
+  const list = async (parts: Iterable<string>, after?: () => void): Promise<void> => {
+    let first = true;
+    for (const part of parts) {
+      await put((first ? '' : ',\n') + part);
+      first = false;
+      after?.();
+    }
+  };
   for (const [i, table] of documentTables.entries()) {
     await put(`${i > 0 ? ',' : ''}\n${JSON.stringify(table)}:[`);
-    for (const part of rows(sqlite, table, 'data', 'deleted = 0')) await put(part);
+    await list([...older(sqlite, table), ...rows(sqlite, table, 'data', `deleted = 0 and version = ${versions[table]}`)]);
     await put(']');
   }
   await put('},\n"referenceEdits":[');
-  for (const part of rows(sqlite, 'ref_row', editJson, 'edited is not null')) await put(part);
+  await list(rows(sqlite, 'ref_row', editJson, 'edited is not null'));
   await put('],\n"events":[\n');
   const { n } = sqlite.prepare('select count(*) as n from event').get() as { n: number };
   let written = 0;
-  for (const part of rows(sqlite, 'event', eventJson)) {
-    await put(part);
+  await list(allEvents(sqlite), () => {
     written += chunk;
     tell(Math.min(1, written / Math.max(1, n)));
-  }
+  });
   await put('\n]}\n');
   out.end();
   await once(out, 'close');

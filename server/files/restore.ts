@@ -1,8 +1,15 @@
 import { rmSync } from 'node:fs';
-import { documentSchemas, documentTables, eventSchema, referenceEditSchema, type Revision } from '#core/contract';
+import {
+  documentTables,
+  readDocument,
+  readEvent,
+  readWritable,
+  referenceEditSchema,
+  type Revision,
+  type WritableTable,
+} from '#core/contract';
 import { loadReference, mergedRow, openDb, putReferenceEdit, storeId, type OpenDb } from '../db/index.ts';
 import { rebuild } from '../events/index.ts';
-import type { z } from 'zod';
 import { countsOf, householdName } from './backup.ts';
 import { BadFile, type Counts, type Manifest, type Tell } from './format.ts';
 import { unpack } from './unpack.ts';
@@ -48,6 +55,8 @@ function onlyTables({ sqlite }: Pick<OpenDb, 'sqlite'>): void {
     throw new BadFile(`The database in this backup is damaged. ${kept} Choose another copy.`, 'a sound database', check.slice(0, 100));
 }
 
+const isRow = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
+
 /** A value as it was written; undefined where it cannot be read, which no contract takes. */
 function valueOf(json: string): unknown {
   try {
@@ -56,9 +65,18 @@ function valueOf(json: string): unknown {
     return undefined;
   }
 }
-const isRow = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
+const changeColumns = ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'version', 'at', 'device', 'label'] as const;
+const clashColumns = ['id', 'write_id', 'table_name', 'row_id', 'mine', 'version', 'at', 'device', 'label', 'settled_by'] as const;
 
-const changeColumns = ['id', 'write_id', 'table_name', 'row_id', 'before', 'after', 'at', 'device', 'label'] as const;
+const writableTables: readonly string[] = [...documentTables, 'reference'];
+const isWritable = (table: unknown): table is WritableTable => writableTables.includes(String(table));
+
+/** Whether a value of a document table, of whatever version, can be read; nothing at all can. */
+const readable = (table: unknown, version: unknown, json: unknown): boolean => {
+  if (!isWritable(table)) return false;
+  const value = json === null ? null : valueOf(String(json));
+  return value === null || readWritable(table, Number(version), value).value !== undefined;
+};
 
 /** What was changed when: each with documents that hold to the contract before and after, since an undo puts them back. */
 function bringInChanges(from: OpenDb, to: OpenDb, leave: (table: string, id: string, why: string) => void): void {
@@ -67,12 +85,20 @@ function bringInChanges(from: OpenDb, to: OpenDb, leave: (table: string, id: str
   );
   const rows = from.sqlite.prepare(`select ${changeColumns.join(', ')} from change order by rowid`).iterate();
   for (const r of rows as Iterable<Record<(typeof changeColumns)[number], string | null>>) {
-    const schema = [...documentTables, 'reference'].includes(r.table_name ?? '')
-      ? ((documentSchemas as Record<string, z.ZodType>)[r.table_name ?? ''] ?? referenceEditSchema)
-      : undefined;
-    const bad = [r.before, r.after].some((v) => v !== null && valueOf(v) !== null && schema?.safeParse(valueOf(v)).success !== true);
-    if (bad || !schema) leave('change', String(r.id), `a change of ${String(r.table_name).slice(0, 40)} that cannot be read`);
-    else insert.run(changeColumns.map((c) => r[c]));
+    if ([r.before, r.after].every((v) => readable(r.table_name, r.version, v))) insert.run(changeColumns.map((c) => r[c]));
+    else leave('change', String(r.id), `a change of ${String(r.table_name).slice(0, 40)} that cannot be read`);
+  }
+}
+
+/** What two devices wrote differently and may not be settled yet. */
+function bringInClashes(from: OpenDb, to: OpenDb, leave: (table: string, id: string, why: string) => void): void {
+  const insert = to.sqlite.prepare(
+    `insert or ignore into clash (${clashColumns.join(', ')}) values (${clashColumns.map(() => '?').join(', ')})`,
+  );
+  const rows = from.sqlite.prepare(`select ${clashColumns.join(', ')} from clash order by rowid`).iterate();
+  for (const r of rows as Iterable<Record<(typeof clashColumns)[number], string | null>>) {
+    if (readable(r.table_name, r.version, r.mine)) insert.run(clashColumns.map((c) => r[c]));
+    else leave('clash', String(r.id), `a second version of ${String(r.table_name).slice(0, 40)} that cannot be read`);
   }
 }
 
@@ -93,15 +119,18 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
       insert.run(columns.map((c) => row[c]));
   };
   for (const table of documentTables) {
-    const insert = to.sqlite.prepare(`insert into ${table} (id, data, deleted, updated_at) values (?, ?, ?, ?)`);
-    for (const r of all<{ id: string; data: string; deleted: number; updated_at: string }>(
-      `select id, data, deleted, updated_at from ${table} order by rowid`,
+    const insert = to.sqlite.prepare(`insert into ${table} (id, data, version, deleted, updated_at) values (?, ?, ?, ?, ?)`);
+    for (const r of all<{ id: string; data: string; version: number; deleted: number; updated_at: string }>(
+      `select id, data, version, deleted, updated_at from ${table} order by rowid`,
     )) {
-      const parsed = documentSchemas[table].safeParse(valueOf(r.data));
-      if (!parsed.success) leave(table, r.id, parsed.error.issues[0]?.message ?? 'not readable');
-      else insert.run([r.id, r.data, r.deleted ? 1 : 0, r.updated_at]);
-      if (parsed.success && table === 'recipe_revision')
-        for (const id of new Set((parsed.data as Revision).lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : []))))
+      const read = readDocument(table, r.version, valueOf(r.data));
+      if (read.value === undefined) {
+        leave(table, r.id, read.why);
+        continue;
+      }
+      insert.run([r.id, r.data, r.version, r.deleted ? 1 : 0, r.updated_at]);
+      if (table === 'recipe_revision')
+        for (const id of new Set((read.value as Revision).lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : []))))
           to.sqlite.prepare('insert or ignore into recipe_ingredient (revision_id, ingredient_id) values (?, ?)').run([r.id, id]);
     }
   }
@@ -114,26 +143,27 @@ function bringIn(from: OpenDb, to: OpenDb, tell: Tell): Look['leftOut'] {
   for (const r of all<Record<(typeof columns)[number], string>>(`select ${columns.join(', ')} from event order by rowid`)) {
     n += 1;
     if (n % 5000 === 0) tell({ share: 0.3 + (0.5 * n) / Math.max(1, total), says: 'Reading every entry' });
-    const parsed = eventSchema.safeParse({
+    const read = readEvent({
       id: r.id,
       type: r.type,
       subjects: valueOf(r.subjects),
       instant: r.instant,
       device: r.device,
       counter: r.counter,
-      version: r.version,
+      version: Number(r.version),
       data: valueOf(r.data),
     });
-    if (!parsed.success) {
-      leave('event', r.id, parsed.error.issues[0]?.message ?? 'not readable');
+    if (read.value === undefined) {
+      leave('event', r.id, read.why);
       continue;
     }
     insertEvent.run(columns.map((c) => r[c]));
-    for (const subject of new Set(parsed.data.subjects)) insertSubject.run([subject, r.id]);
+    for (const subject of new Set(read.value.subjects)) insertSubject.run([subject, r.id]);
   }
   copy('pack_code', ['code', 'given_to', 'given_at']);
   bringInChanges(from, to, leave);
-  copy('write_answer', ['write_id', 'status', 'body']);
+  bringInClashes(from, to, leave);
+  copy('write_answer', ['write_id', 'digest', 'status', 'body']);
   for (const r of all<{ edited: string; shipped: string; table_name: string; id: string }>(
     'select edited, shipped, table_name, id from ref_row where edited is not null',
   )) {

@@ -1,9 +1,10 @@
 import { desc, sql } from 'drizzle-orm';
-import type { Meal } from '#core/contract';
+import type { Meal, TamboEvent } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type World } from '#core/session';
-import { allDocuments, referenceRows, schema, storeId, type Db } from '../db/index.ts';
-import { eventsOf } from '../events/index.ts';
+import { allDocuments, referenceRows, schema, storeId, unreadableDocuments, type Db } from '../db/index.ts';
+import { openClashes } from '../writes/index.ts';
+import { eventsOf, tableEvents } from '../events/index.ts';
 import type { Context } from '../http.ts';
 import { keptSince, versionOf } from './kept.ts';
 import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
@@ -25,6 +26,8 @@ function lately(db: Db): EatenEntry[] {
 /** What the database knows beside the world. */
 export const bookOf = (db: Db): Book => ({
   storeId: storeId(db),
+  unreadable: () => keptSince(db, 'unreadable', () => unreadableDocuments(db), 'documents'),
+  clashes: () => keptSince(db, 'clashes', () => openClashes(db), 'documents'),
   changes: () => versionOf(db).changes,
   sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
   recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
@@ -64,6 +67,13 @@ const newestIds = (db: Db): string[] => [
     .map((r) => r.id),
 ];
 
+/** Words on who is at the table, and what was taken back of them. */
+function wordsOf(events: readonly TamboEvent[]): TamboEvent[] {
+  const words = new Set(events.filter((e) => e.type !== 'undone').map((e) => e.id));
+  for (const e of events) if (e.type === 'undone' && words.has(e.data.eventId)) words.add(e.id);
+  return events.filter((e) => words.has(e.id));
+}
+
 /** The household as a device keeps it for when there is no connection. */
 export function groundOf(ctx: Context): Ground {
   const { db } = ctx;
@@ -80,8 +90,11 @@ export function groundOf(ctx: Context): Ground {
   return {
     storeId: book.storeId,
     changes: book.changes(),
-    household: world.household,
-    eaters: [...world.eaters],
+    household: world.written.household,
+    eaters: [...world.written.eaters],
+    table: wordsOf(tableEvents(db)),
+    unreadable: [...book.unreadable()],
+    clashes: [...book.clashes()],
     equipment: [...world.equipment],
     containers: [...world.containers],
     places: [...world.places],

@@ -1,6 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Eater, Household } from '#core/contract';
+import type { TamboEvent } from '#core/contract';
 import {
   find,
   type CountAnswer,
@@ -8,13 +8,13 @@ import {
   type FindEntry,
   type FrameAnswer,
   type HistoryAnswer,
+  type KitchenAnswer,
   type RecipeBrief,
   type SessionsAnswer,
   type Starter,
   type StoreAnswer,
   type TodayAnswer,
 } from '#core/session';
-import { withGuests, withPresence } from '#core/kitchen';
 import { stamped, testServer, type TestServer } from '../testing.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
@@ -152,34 +152,44 @@ describe('History', () => {
 
 describe('who is at the table', () => {
   const quarters = async () => (await get<TodayAnswer>('/today')).view.tonight.quarters;
-  it('follows one tap, and a second tap takes the exception away', async () => {
-    const { eaters } = await get<TodayAnswer>('/today');
+  const say = async (type: 'atHome' | 'invited', subject: string, data: TamboEvent['data']): Promise<TamboEvent> => {
+    const event = stamped(type, [subject], data as never, { id: `table${(n += 1)}` });
+    expect((await log(event)).status).toBe(200);
+    return event;
+  };
+  it('follows one tap, the next word, and an undo, without a rewrite of anybody’s document', async () => {
+    const { eaters } = await get<KitchenAnswer>('/kitchen');
     const joaquim = eaters.find((e) => e.name === 'Joaquim')!;
     const before = await quarters();
-    const away = withPresence(joaquim, today, 'dinner', false);
-    await write([{ table: 'eater', id: joaquim.id, data: away }]);
+    const away = await say('atHome', joaquim.id, { day: today, meal: 'dinner', home: false });
     expect(await quarters()).toBe(before - 5);
     expect((await get<EatAnswer>('/eat')).evenings[0]!.eaters.map((e) => e.eaterId)).not.toContain(joaquim.id);
-    const back: Eater = withPresence(away, today, 'dinner', true);
-    await write([{ table: 'eater', id: joaquim.id, data: back }]);
+    await say('atHome', joaquim.id, { day: today, meal: 'dinner', home: true });
     expect(await quarters()).toBe(before);
-    expect(back.presence.exceptions).toEqual(joaquim.presence.exceptions);
+    await say('atHome', joaquim.id, { day: today, meal: 'dinner', home: false });
+    const back = stamped('undone', [joaquim.id], { eventId: away.id }, { id: `table${(n += 1)}` });
+    expect((await log(back)).status).toBe(200);
+    // the newest word was another one, and stands
+    expect(await quarters()).toBe(before - 5);
+    await say('atHome', joaquim.id, { day: today, meal: 'dinner', home: true });
+    expect((await get<KitchenAnswer>('/kitchen')).eaters.find((e) => e.id === joaquim.id)).toEqual(joaquim);
+    const stranger = stamped('atHome', ['nobody'], { day: today, meal: 'dinner', home: true }, { id: `table${(n += 1)}` });
+    expect((await log(stranger)).status).toBe(422);
   });
   it('has guests who eat a plate each and shorten the store', async () => {
-    const { household } = await get<FrameAnswer>('/frame');
     const before = await quarters();
     const dinners = (await get<FrameAnswer>('/frame')).supplies.dinners.count;
-    const guests = (plates: number): Household => ({ ...household, guests: withGuests(household.guests ?? [], today, plates, today) });
-    await write([{ table: 'household', id: household.id, data: guests(20) }]);
+    await say('invited', 'household', { day: today, meal: 'dinner', plates: 20, allergens: ['al_treenut'] });
     expect(await quarters()).toBe(before + 80);
     expect((await get<FrameAnswer>('/frame')).supplies.dinners.count).toBeLessThan(dinners);
     expect((await get<EatAnswer>('/eat')).evenings[0]!.guests).toBe(20);
-    await write([{ table: 'household', id: household.id, data: guests(0) }]);
+    expect((await get<TodayAnswer>('/today')).guests).toEqual({ day: today, meal: 'dinner', plates: 20, allergens: ['al_treenut'] });
+    await say('invited', 'household', { day: today, meal: 'dinner', plates: 0, allergens: [] });
     expect(await quarters()).toBe(before);
-    expect(
-      (await write([{ table: 'household', id: household.id, data: { ...household, guests: [{ day: today, meal: 'dinner', plates: 0 }] } }]))
-        .status,
-    ).toBe(422);
+    const crowd = stamped('invited', ['household'], { day: today, meal: 'dinner', plates: 21, allergens: [] }, { id: `table${(n += 1)}` });
+    expect((await log(crowd)).status).toBe(422);
+    const says = (await get<HistoryAnswer>('/history?limit=400')).entries.flatMap((e) => [e, ...(e.within ?? [])]).map((e) => e.says);
+    expect(says.join('\n')).toContain('No guests for dinner today');
   });
   it('lists evenings lately of which nothing was written down', async () => {
     const { quiet, recent } = await get<EatAnswer>('/eat');

@@ -1,20 +1,32 @@
 import { and, count, eq, gte, inArray, ne, sql, sum } from 'drizzle-orm';
-import type { Household, Recipe, Revision } from '#core/contract';
+import type { Eater, Household, Recipe, Revision } from '#core/contract';
 import {
   addDays,
   groupOf,
   ingredientFinder,
+  withSaid,
   type IngredientFinder,
   type IngredientRow,
   type LifeRow,
   type ReferenceRow,
 } from '#core/kitchen';
-import type { EatenDay, World } from '#core/session';
-import { brothUnitMl, densityOfRuns, lastTimes, runsOf, scaleOptionsOf, trimsOf, type Run } from '#core/session';
+import {
+  brothUnitMl,
+  densityOfRuns,
+  lastTimes,
+  newestWord,
+  runsOf,
+  saidOfTable,
+  scaleOptionsOf,
+  trimsOf,
+  type EatenDay,
+  type Run,
+  type World,
+} from '#core/session';
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
-import { eventsOf, packsWhere, yieldEvents } from '../events/index.ts';
+import { eventsOf, newestOfTable, packsWhere, tableEvents, yieldEvents } from '../events/index.ts';
 import { keptSince, touchedSince } from './kept.ts';
 
 /** What a household is before anybody has said anything. */
@@ -164,6 +176,26 @@ export function containerUsage(db: Db): Map<string, ContainerUse> {
   return usage;
 }
 
+interface AtTable {
+  newest: number;
+  household: Household;
+  eaters: readonly Eater[];
+  seen: string;
+  written: { household: Household; eaters: readonly Eater[] };
+}
+const atTable = new WeakMap<object, AtTable>();
+
+/** Household and eaters with what was said of single meals laid over them; the same objects as long as nothing else was said. */
+function tableOf(db: Db, written: AtTable['written']): AtTable {
+  const newest = newestOfTable(db);
+  const known = atTable.get(written);
+  if (known?.newest === newest) return known;
+  const all = tableEvents(db);
+  const made = { newest, written, seen: newestWord(all) ?? '', ...withSaid(written.household, written.eaters, saidOfTable(all)) };
+  atTable.set(written, made);
+  return made;
+}
+
 /** The world as the database has it now. */
 export const worldOf = (db: Db): World => keptSince(db, 'world', () => readWorld(db));
 
@@ -173,8 +205,7 @@ function readWorld(db: Db): World {
     db,
     'documents',
     () => ({
-      household: householdOf(db),
-      eaters: allDocuments(db, 'eater'),
+      written: { household: householdOf(db), eaters: allDocuments(db, 'eater') },
       equipment: allDocuments(db, 'equipment'),
       containers: allDocuments(db, 'container'),
       places: allDocuments(db, 'place'),
@@ -183,7 +214,9 @@ function readWorld(db: Db): World {
     'documents',
   );
   const resolve = resolverOf(db);
-  const { scaled, ...own } = documents;
+  const { scaled, written, ...gear } = documents;
+  const table = tableOf(db, written);
+  const own = { ...gear, household: table.household, eaters: table.eaters };
   const options = { ...own, finder: reference.finder };
   const revision = (id: string): Revision | undefined => {
     const stored = storedRevision(db, id);
@@ -214,6 +247,8 @@ function readWorld(db: Db): World {
   return {
     ...reference,
     ...own,
+    written,
+    tableSeen: table.seen,
     times,
     runs: weighedRuns(db),
     packs: packsInStore(db),

@@ -1,5 +1,15 @@
 import { useMemo } from 'react';
-import { intentId, type EventData, type EventType, type TamboEvent, type WritableOf, type WritableTable } from '#core/contract';
+import {
+  intentId,
+  stateOf,
+  versions,
+  type EventData,
+  type EventType,
+  type TamboEvent,
+  type WritableOf,
+  type WritableTable,
+  type WriteRequest,
+} from '#core/contract';
 import { api } from './api.ts';
 import { device, newId, stampEvent, stampInstant } from './device.ts';
 import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
@@ -20,13 +30,22 @@ export type NewEvent = {
 
 /** Meant each time it is tapped: one more stepper's step, 5 more minutes. */
 export const again = Symbol('again');
-export type NewChange = { [T in WritableTable]: { table: T; id: string; data: WritableOf<T> | null } }[WritableTable];
+/** A document as it is to be, null to delete it, and as the page had it before: null for a new one (decision 58). */
+export type NewChange = {
+  [T in WritableTable]: { table: T; id: string; data: WritableOf<T> | null; was: WritableOf<T> | null };
+}[WritableTable];
+
+const asSent = ({ was, ...change }: NewChange): WriteRequest['changes'][number] => ({
+  ...change,
+  version: versions[change.table],
+  from: was && stateOf(was),
+});
 
 export interface Commands {
   /** Logs events; the toast says so and offers undo. */
   log(events: NewEvent[], says: string): Promise<TamboEvent[]>;
   /** Writes documents as one tap. */
-  write(changes: NewChange[], says: string): Promise<string>;
+  write(changes: NewChange[], says: string, more?: Pick<WriteRequest, 'settles'>): Promise<string>;
   undo(way: UndoWay): Promise<void>;
 }
 
@@ -52,12 +71,19 @@ export function useCommands(): Commands {
         await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: says, body })));
         return stamped;
       },
-      async write(changes, says) {
-        const { writeId, again: twice } = writeIntent(changes, documentsSeen(getState()));
+      async write(changes, says, more) {
+        const { writeId, again: twice } = writeIntent(
+          changes.map(({ table, id, data }) => ({ table, id, data })),
+          documentsSeen(getState()),
+        );
         if (twice) return writeId;
         dispatch(shown({ text: says, undo: { kind: 'write', writeId } }));
         await enqueue([
-          { kind: 'write', label: says, body: { writeId, device, instant: stampInstant(), label: says.slice(0, 120), changes } },
+          {
+            kind: 'write',
+            label: says,
+            body: { writeId, device, instant: stampInstant(), label: says.slice(0, 120), changes: changes.map(asSent), ...more },
+          },
         ]);
         return writeId;
       },

@@ -15,6 +15,8 @@ const setters: ReadonlySet<EventType> = new Set([
   'taskHanded',
   'corrected',
   'ticked',
+  'invited',
+  'atHome',
 ]);
 
 interface Act {

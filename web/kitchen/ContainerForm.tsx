@@ -56,6 +56,7 @@ export function ContainerForm({
   onClose: () => void;
 }) {
   const { write } = useCommands();
+  const [was] = useState(container ?? null);
   const [c, setC] = useState<Container>(
     container ?? {
       id: newId(),
@@ -70,6 +71,7 @@ export function ContainerForm({
       owned: 6,
       oneUse: false,
       materialId: 'm_pp',
+      microwave: 'unknown',
     },
   );
   const [t, setT] = useState({
@@ -115,7 +117,7 @@ export function ContainerForm({
       ...(cost !== undefined && cost >= 0 && { costCents: Math.round(cost * 100) }),
       ...(celled.has(c.shape) && { cells: Math.max(1, Math.round(numberOf(t.cells) ?? 14)) }),
     };
-    void write([{ table: 'container', id: data.id, data }], `${data.name}: ${data.owned}`);
+    void write([{ table: 'container', id: data.id, data, was }], `${data.name}: ${data.owned}`);
     onClose();
   };
   return (
@@ -127,7 +129,7 @@ export function ContainerForm({
       onRemove={
         container &&
         (() => {
-          void write([{ table: 'container', id: c.id, data: null }], `${c.name} is gone`);
+          void write([{ table: 'container', id: c.id, data: null, was }], `${c.name} is gone`);
           onClose();
         })
       }
@@ -203,7 +205,7 @@ export function ContainerForm({
         {mayGoIn.has(c.shape) && (
           <Pick
             label="Into a microwave"
-            value={c.microwave ?? 'unknown'}
+            value={c.microwave}
             options={[
               ['unknown', 'not known'],
               ['yes', 'yes, it is marked'],

@@ -21,6 +21,7 @@ const stages = [
 export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClose: () => void }) {
   const { write } = useCommands();
   const today = useFrameQuery().data?.today ?? '2026-01-01';
+  const [was] = useState(eater ?? null);
   const [e, setE] = useState<Eater>(eater ?? newEater());
   const [appetite, setAppetite] = useState(String(e.appetite));
   const [rota, setRota] = useState({
@@ -56,7 +57,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
       presence: { ...presence, ...(onRota && { rota: { firstDay: rota.first, daysOn: on ?? 14, daysOff: off ?? 14 } }) },
       ...(e.stage === 'baby' && { baby: baby ?? babyMeals }),
     };
-    void write([{ table: 'eater', id: e.id, data }], `${data.name} is at the table`);
+    void write([{ table: 'eater', id: e.id, data, was }], `${data.name} is at the table`);
     onClose();
   };
   return (
@@ -68,7 +69,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
       onRemove={
         eater &&
         (() => {
-          void write([{ table: 'eater', id: e.id, data: null }], `${e.name} is taken off the table`);
+          void write([{ table: 'eater', id: e.id, data: null, was }], `${e.name} is taken off the table`);
           onClose();
         })
       }

@@ -103,7 +103,10 @@ function RowForm({
       onSave={() => {
         const values = Object.fromEntries(columns.flatMap((c) => (typed[c]?.trim() ? [[c, valueOf(typed[c], row[c])]] : [])));
         const next = { ...values, id: row.id, source: row.source, conf: row.conf };
-        void write([{ table: 'reference', id, data: { id, table, row: next } }], 'Your own figure is kept; what ships stays beside it');
+        void write(
+          [{ table: 'reference', id, data: { id, table, row: next }, was: null }],
+          'Your own figure is kept; what ships stays beside it',
+        );
         onClose();
       }}
     >
@@ -114,7 +117,7 @@ function RowForm({
             type="button"
             className="link"
             onClick={() => {
-              void write([{ table: 'reference', id, data: null }], 'As it was shipped');
+              void write([{ table: 'reference', id, data: null, was: null }], 'As it was shipped');
               onClose();
             }}
           >

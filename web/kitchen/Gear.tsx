@@ -192,6 +192,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
                             table: 'equipment',
                             id: mine?.id ?? `gear_${x.kind}`,
                             data: { ...(mine ?? { id: `gear_${x.kind}`, name: x.name, kind: x.kind }), count: on ? 0 : x.count },
+                            was: mine ?? null,
                           },
                         ],
                         on ? `No ${x.name.toLowerCase()}` : `${x.name} noted`,

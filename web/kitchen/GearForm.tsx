@@ -59,6 +59,7 @@ export function GearForm({
   onClose: () => void;
 }) {
   const { write } = useCommands();
+  const [was] = useState(gear ?? null);
   const [kind, setKind] = useState<Equipment['kind']>(gear?.kind ?? first);
   const [name, setName] = useState(gear?.name ?? '');
   const [heat, setHeat] = useState<NonNullable<Equipment['heat']> | 'unknown'>(gear?.heat ?? 'unknown');
@@ -115,13 +116,13 @@ export function GearForm({
       onClose={onClose}
       onSave={() => {
         const e = made();
-        void write([{ table: 'equipment', id: e.id, data: e }], `${e.name} is noted`);
+        void write([{ table: 'equipment', id: e.id, data: e, was }], `${e.name} is noted`);
         onClose();
       }}
       onRemove={
         gear &&
         (() => {
-          void write([{ table: 'equipment', id: gear.id, data: null }], `${gear.name} is gone`);
+          void write([{ table: 'equipment', id: gear.id, data: null, was }], `${gear.name} is gone`);
           onClose();
         })
       }

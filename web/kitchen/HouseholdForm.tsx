@@ -7,6 +7,7 @@ import { Field, numberOf, Pick } from './fields.tsx';
 export function HouseholdForm({ household }: { household: Household }) {
   const { write } = useCommands();
   const [h, setH] = useState(household);
+  const [was] = useState(household);
   const [t, setT] = useState({
     par: String(h.parDays),
     lead: String(h.leadDays),
@@ -59,6 +60,7 @@ export function HouseholdForm({ household }: { household: Household }) {
               ...(t.ask.trim() && { askDinnerAt: t.ask.trim() }),
             },
           },
+          was,
         },
       ],
       'Household settings kept',

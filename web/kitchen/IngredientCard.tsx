@@ -110,14 +110,14 @@ export function IngredientCard({
   const own = data.own.includes(row.id);
   const keep = (next: IngredientRow, says: string): void => {
     void write(
-      [{ table: 'reference', id: `ingredient:${row.id}`, data: { id: `ingredient:${row.id}`, table: 'ingredient', row: next } }],
+      [{ table: 'reference', id: `ingredient:${row.id}`, data: { id: `ingredient:${row.id}`, table: 'ingredient', row: next }, was: null }],
       says,
     );
     onKept(row.id);
   };
   const back = (): void => {
     void write(
-      [{ table: 'reference', id: `ingredient:${row.id}`, data: null }],
+      [{ table: 'reference', id: `ingredient:${row.id}`, data: null, was: null }],
       own ? `${row.name} is gone` : `${row.name} is as it was shipped`,
     );
     onKept(row.id);

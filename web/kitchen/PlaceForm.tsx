@@ -8,6 +8,7 @@ import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 /** A cold place with its baskets or shelves. */
 export function PlaceForm({ place, onClose }: { place: Place | undefined; onClose: () => void }) {
   const { write } = useCommands();
+  const [was] = useState(place ?? null);
   const [p, setP] = useState<Place>(
     place ?? {
       id: newId(),
@@ -68,7 +69,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       // only what differs from the usual share of its kind is the household's own
       ...(Math.abs(share - usableShareOf({ kind: p.kind })) > 0.004 && { usableShare: share }),
     };
-    void write([{ table: 'place', id: p.id, data }], `${p.name} is noted`);
+    void write([{ table: 'place', id: p.id, data, was }], `${p.name} is noted`);
     onClose();
   };
   return (
@@ -80,7 +81,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
       onRemove={
         place &&
         (() => {
-          void write([{ table: 'place', id: p.id, data: null }], `${p.name} is gone`);
+          void write([{ table: 'place', id: p.id, data: null, was }], `${p.name} is gone`);
           onClose();
         })
       }

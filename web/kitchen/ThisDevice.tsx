@@ -7,7 +7,7 @@ export function ThisDevice({ household }: { household: Household }) {
   const { write } = useCommands();
   const setKeys = (singleKeys: boolean): void =>
     void write(
-      [{ table: 'household', id: household.id, data: { ...household, singleKeys } }],
+      [{ table: 'household', id: household.id, data: { ...household, singleKeys }, was: household }],
       singleKeys ? 'Single letters are keys' : 'Single letters are switched off',
     );
   return (

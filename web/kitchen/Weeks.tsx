@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Meal } from '#core/contract';
-import { countOf, monthsOld, sayDay, sayPortions, shortWeekday, withPresence } from '#core/kitchen';
+import { countOf, monthsOld, sayDay, sayPortions, shortWeekday } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/session';
 import { useCommands } from '../app/commands.ts';
 import { Pick } from './fields.tsx';
@@ -32,13 +32,13 @@ function OneMeal({ data, onFlip }: { data: KitchenAnswer; onFlip: Flip }) {
 
 /** Four weeks of a household: breakfast, lunch and dinner as rows of plates for each eater, plates at dinner below; a tap lays or clears one. */
 export function Weeks({ data }: { data: KitchenAnswer }) {
-  const { write } = useCommands();
+  const { log } = useCommands();
   const flip: Flip = (eaterId, day, meal) => {
     const eater = data.eaters.find((e) => e.id === eaterId);
     const there = data.weeks.present[eaterId]?.[data.weeks.days.indexOf(day)]?.[meal] ?? false;
     if (!eater) return;
-    void write(
-      [{ table: 'eater', id: eaterId, data: withPresence(eater, day, meal, !there) }],
+    void log(
+      [{ type: 'atHome', subjects: [eaterId], data: { day, meal, home: !there }, seen: data.tableSeen }],
       `${eater.name} ${there ? 'is not here for' : 'is here for'} ${meal} on ${sayDay(day)}`,
     );
   };

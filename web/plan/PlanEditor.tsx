@@ -29,11 +29,12 @@ function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
   return list.map((name, i) => ({ id: before.find((c) => c.name === name)?.id ?? before[i]?.id ?? `cook_${i + 1}`, name }));
 }
 
-export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: boolean; recipes: readonly RecipeBrief[] }) {
+export function Editor({ initial, stored, recipes }: { initial: Session; stored: Session | null; recipes: readonly RecipeBrief[] }) {
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
   const kitchen = useKitchenQuery().data;
   const { write } = useCommands();
+  const [was] = useState(stored);
   const [name, setName] = useState(initial.name);
   const [day, setDay] = useState(initial.day);
   const [startAt, setStartAt] = useState(initial.startAt);
@@ -78,11 +79,11 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
       },
     ]);
   const save = async (): Promise<void> => {
-    await write([{ table: 'session', id: draft.id, data: draft }], `${draft.name} is planned for ${sayWeekday(draft.day)}`);
+    await write([{ table: 'session', id: draft.id, data: draft, was }], `${draft.name} is planned for ${sayWeekday(draft.day)}`);
     void navigate(`/shop/${draft.id}`);
   };
   const remove = async (): Promise<void> => {
-    await write([{ table: 'session', id: initial.id, data: null }], `${initial.name} is taken off the plan`);
+    await write([{ table: 'session', id: initial.id, data: null, was }], `${initial.name} is taken off the plan`);
     void navigate('/plan');
   };
   const plates = draft.batches.reduce(
@@ -92,16 +93,16 @@ export function Editor({ initial, isNew, recipes }: { initial: Session; isNew: b
   return (
     <>
       <PageHead
-        title={isNew ? 'Plan a session' : name || 'Session'}
+        title={stored === null ? 'Plan a session' : name || 'Session'}
         lead={`${countOf(picks.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
-        {!isNew && (
+        {!stored === null && (
           <button type="button" className="btn o" onClick={() => void remove()}>
             Take it off the plan
           </button>
         )}
         <button type="button" className="btn" disabled={picks.length === 0 || badPortions.length > 0} onClick={() => void save()}>
-          {isNew ? 'Plan it and make the list' : 'Save and open the list'}
+          {stored === null ? 'Plan it and make the list' : 'Save and open the list'}
         </button>
       </PageHead>
       {kitchen && <ThreeWeeks weeks={kitchen.weeks} day={day} />}

@@ -35,7 +35,8 @@ export function PlanPage() {
     : [];
   const day = nextWeekday(addDays(frame.data.today, 1), 'sat');
   const cook = frame.data.household.name;
-  const base: Session = existing.data?.session ?? {
+  const stored = existing.data?.session;
+  const base: Session = stored ?? {
     id: freshId,
     name: `Cook on ${sayWeekday(day)}`,
     day,
@@ -98,7 +99,7 @@ export function PlanPage() {
   return (
     <main className="page">
       {here && <SessionHeader brief={here} here={`/plan/${here.id}`} />}
-      <Editor key={`${id ?? 'new'}-${add ?? ''}`} initial={initial} isNew={!id} recipes={recipes.data} />
+      <Editor key={`${id ?? 'new'}-${add ?? ''}`} initial={initial} stored={stored ?? null} recipes={recipes.data} />
     </main>
   );
 }

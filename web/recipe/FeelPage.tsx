@@ -154,8 +154,8 @@ export function FeelPage() {
     );
     await write(
       [
-        { table: 'recipe_revision', id: made.revision.id, data: made.revision },
-        { table: 'recipe', id: made.recipe.id, data: made.recipe },
+        { table: 'recipe_revision', id: made.revision.id, data: made.revision, was: null },
+        { table: 'recipe', id: made.recipe.id, data: made.recipe, was: null },
       ],
       `${made.recipe.name} can be made again`,
     );

@@ -55,7 +55,8 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
   const open = (recipe.notes ?? []).filter((n) => !n.doneIn);
   const lines = revision.lines.filter((l) => l.moment === 'batch');
   const old = revision.note && !open.some((n) => n.text === revision.note) ? revision.note : undefined;
-  const keep = (notes: Note[], says: string): void => void write([{ table: 'recipe', id: recipe.id, data: { ...recipe, notes } }], says);
+  const keep = (notes: Note[], says: string): void =>
+    void write([{ table: 'recipe', id: recipe.id, data: { ...recipe, notes }, was: recipe }], says);
   const take = (offer: NoteOffer, amount: string, note?: Note): void => {
     const made = revise(
       (r) => {

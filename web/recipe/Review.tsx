@@ -46,11 +46,12 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
     };
     await write(
       [
-        { table: 'recipe_revision', id, data: revision },
+        { table: 'recipe_revision', id, data: revision, was: null },
         {
           table: 'recipe',
           id: recipeId,
           data: { id: recipeId, revisionId: id, name: revision.name, kind: revision.kind, archived: false },
+          was: null,
         },
       ],
       `${revision.name} is in your recipes`,

@@ -152,8 +152,8 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
     const next = { ...withAnswers(revision, answers), id, madeAt: stampInstant() };
     void write(
       [
-        { table: 'recipe_revision', id, data: next },
-        { table: 'recipe', id: recipe.id, data: { ...recipe, revisionId: id, kind: next.kind } },
+        { table: 'recipe_revision', id, data: next, was: null },
+        { table: 'recipe', id: recipe.id, data: { ...recipe, revisionId: id, kind: next.kind }, was: recipe },
       ],
       `${recipe.name}: checked`,
     );

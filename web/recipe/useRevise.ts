@@ -14,11 +14,12 @@ export function useRevise(
     const id = intentId(device, 'revision', data.recipe.id, data.revision.id, JSON.stringify(changed));
     const revision = { ...changed, id, recipeId: data.recipe.id, madeAt: now() };
     return [
-      { table: 'recipe_revision', id, data: revision },
+      { table: 'recipe_revision', id, data: revision, was: null },
       {
         table: 'recipe',
         id: data.recipe.id,
         data: recipe({ ...data.recipe, revisionId: id, name: revision.name, kind: revision.kind }, id),
+        was: data.recipe,
       },
     ];
   };

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { countOf, guestsAt, isPresent, listOf, withGuests, withPresence } from '#core/kitchen';
+import { countOf, isPresent, listOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/session';
 import { AllergenChips } from '../app/AllergenChips.tsx';
 import { useFrameQuery } from '../app/api.ts';
@@ -10,21 +10,16 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
   const frame = useFrameQuery().data;
   const household = frame?.household;
   const [open, setOpen] = useState(false);
-  const { write } = useCommands();
-  const { today } = data;
+  const { log } = useCommands();
+  const { today, tableSeen: seen } = data;
   const { guests } = data.view.tonight;
   if (!household) return null;
   const diners = data.eaters.filter((e) => e.stage !== 'baby');
-  const must = guestsAt(household.guests ?? [], today)?.allergens ?? [];
+  const must = data.guests?.allergens ?? [];
+  const tonight = { day: today, meal: 'dinner' } as const;
   const keepGuests = (plates: number, allergens: readonly string[], says: string): void =>
-    void write(
-      [
-        {
-          table: 'household',
-          id: household.id,
-          data: { ...household, guests: withGuests(household.guests ?? [], today, plates, today, allergens) },
-        },
-      ],
+    void log(
+      [{ type: 'invited', subjects: [household.id], data: { ...tonight, plates, allergens: plates > 0 ? [...allergens] : [] }, seen }],
       says,
     );
   const setGuests = (plates: number): void =>
@@ -43,8 +38,8 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
               aria-pressed={there}
               aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
               onClick={() =>
-                void write(
-                  [{ table: 'eater', id: e.id, data: withPresence(e, today, 'dinner', !there) }],
+                void log(
+                  [{ type: 'atHome', subjects: [e.id], data: { ...tonight, home: !there }, seen }],
                   there ? `${e.name} not tonight` : `${e.name} is there tonight`,
                 )
               }

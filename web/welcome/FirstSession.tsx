@@ -47,8 +47,8 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
       ...kept
         .filter((k) => k.isNew)
         .flatMap(({ starter }): NewChange[] => [
-          { table: 'recipe_revision', id: starter.revision.id, data: starter.revision },
-          { table: 'recipe', id: starter.recipe.id, data: starter.recipe },
+          { table: 'recipe_revision', id: starter.revision.id, data: starter.revision, was: null },
+          { table: 'recipe', id: starter.recipe.id, data: starter.recipe, was: null },
         ]),
       {
         table: 'session',
@@ -66,6 +66,7 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
             portions: chosen[k.recipeId] ?? Math.max(k.starter.revision.servings, Math.ceil(asked(k.starter))),
           })),
         },
+        was: null,
       },
     ];
     await write(changes, `First session is planned for ${sayWeekday(day)}`);

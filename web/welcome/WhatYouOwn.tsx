@@ -27,12 +27,12 @@ export function WhatYouOwn({ kitchen }: { kitchen: KitchenAnswer }) {
   const owned = (s: Shelf, o: Owned<{ id: string; name: string }>) => s.have.find((h) => h.name === nameOf(o));
   const change = (s: Shelf, o: Owned<{ id: string; name: string }>): NewChange => {
     const data = o.make();
-    return { table: s.table, id: data.id, data } as NewChange;
+    return { table: s.table, id: data.id, data, was: null } as NewChange;
   };
   const tap = (s: Shelf, o: Owned<{ id: string; name: string }>): void => {
     const there = owned(s, o);
     void write(
-      [there ? ({ table: s.table, id: there.id, data: null } as NewChange) : change(s, o)],
+      [there ? ({ table: s.table, id: there.id, data: null, was: there } as unknown as NewChange) : change(s, o)],
       there ? `${o.name}: taken away` : o.name,
     );
   };

@@ -18,7 +18,7 @@ export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
   const field = useRef<HTMLInputElement>(null);
   const add = (stage: Eater['stage']): void => {
     const eater = newEater(stage, name.trim() || `Somebody ${eaters.length + 1}`);
-    void write([{ table: 'eater', id: eater.id, data: eater }], `${eater.name} is at the table`);
+    void write([{ table: 'eater', id: eater.id, data: eater, was: null }], `${eater.name} is at the table`);
     setName('');
     field.current?.focus();
   };
@@ -61,7 +61,7 @@ export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
               type="button"
               className="link s"
               aria-label={`Take ${e.name} off`}
-              onClick={() => void write([{ table: 'eater', id: e.id, data: null }], `${e.name} is taken off the table`)}
+              onClick={() => void write([{ table: 'eater', id: e.id, data: null, was: e }], `${e.name} is taken off the table`)}
             >
               take off
             </button>

@@ -66,6 +66,12 @@ export const usualContainers = (presets: readonly ReferenceRow[]): Owned<Contain
     const row = presets.find((p) => p.id === presetId);
     const made = row && fromPreset(row);
     return made?.name && made.shape
-      ? [{ id: presetId, name: `${owned} × ${made.name}`, make: () => ({ id: newId(), owned, presetId, ...made }) as Container }]
+      ? [
+          {
+            id: presetId,
+            name: `${owned} × ${made.name}`,
+            make: () => ({ id: newId(), owned, presetId, microwave: 'unknown', ...made }) as Container,
+          },
+        ]
       : [];
   });

@@ -368,6 +368,7 @@ describe('rules', () => {
       owned: 9,
       oneUse: false,
       materialId: 'm_jar',
+      microwave: 'unknown',
     };
     const o = { ...options, gear: { ...kitchen, containers: [jar] } };
     const s = to({ by: 'litres', ml: 2500 }, withRule({ rule: 'perVessel' }, { amount: '1' }), o);
@@ -475,6 +476,7 @@ describe('the oven and the steamer', () => {
     owned: 20,
     oneUse: true,
     materialId: 'foil',
+    microwave: 'no',
   };
   const roast = (grams: string, tags: string[] = []) =>
     testRevision({

@@ -1,6 +1,7 @@
 import type { Day, Meal, Recipe, Session, TamboEvent } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import type { PackState } from '#core/store';
+import type { ClashBrief, Unreadable } from '../answers.ts';
 import type { EatenDay } from '../supply.ts';
 
 /** One meal's helping from one pack, as the log lists it. */
@@ -22,6 +23,9 @@ export interface EatenEntry {
  */
 export interface Book {
   storeId: string;
+  /** Documents that cannot be read, and those that two devices changed differently. */
+  unreadable: () => readonly Unreadable[];
+  clashes: () => readonly ClashBrief[];
   /** How many changes of documents there have been. */
   changes: () => number;
   sessions: () => readonly Session[];

@@ -30,8 +30,9 @@ export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAn
   const wanted = wantedNext(world, book, now);
   const asked = days.map((d) => demand(world.eaters, d, world.household.guests));
   return {
-    household: world.household,
-    eaters: [...world.eaters],
+    household: world.written.household,
+    eaters: [...world.written.eaters],
+    tableSeen: world.tableSeen,
     equipment: [...world.equipment],
     weeks: {
       days,

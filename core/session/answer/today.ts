@@ -1,5 +1,5 @@
 import type { Day, Instant } from '#core/contract';
-import { dayOf, daysBetween } from '#core/kitchen';
+import { dayOf, daysBetween, guestsAt } from '#core/kitchen';
 import { cautionsFor } from '#core/safety';
 import { dueOf, momentOf, sharesOf, type Moment, type Shares } from '#core/store';
 import type { FrameAnswer, TodayAnswer } from '../answers.ts';
@@ -40,7 +40,7 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
     stopped,
     storeId: book.storeId,
     version: String(book.changes()),
-    household: world.household,
+    household: world.written.household,
     strip: stock
       .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, at) }))
       .toSorted((a, b) => (a.due.day ?? '').localeCompare(b.due.day ?? '') || a.code.localeCompare(b.code)),
@@ -53,6 +53,8 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
       session: book.sessions().length > 0,
     },
     allergenNames: Object.fromEntries(world.allergenNames),
+    unreadable: [...book.unreadable()],
+    clashes: [...book.clashes()],
   };
 }
 
@@ -73,6 +75,8 @@ export function todayAnswer(world: World, book: Book, now: Instant): TodayAnswer
     ...(next && { next }),
     cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country),
     eaters: [...world.eaters],
+    guests: guestsAt(world.household.guests ?? [], today),
+    tableSeen: world.tableSeen,
     places: [...world.places],
     printAgain: { count: again.length, packs: again.slice(0, mostAgain).map((p) => briefOf(p, at, world)) },
     demoOld: anchor !== undefined && daysBetween(anchor, today) >= 7,

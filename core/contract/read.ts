@@ -1,0 +1,34 @@
+import type { z } from 'zod';
+import { eventSchema, type TamboEvent } from './events.ts';
+import { upcast, versions, type Shape } from './upcast.ts';
+import { documentSchemas, writableSchemas, type DocumentOf, type DocumentTable, type WritableTable } from './writes.ts';
+
+/** What was read: the value as today's contract has it, or why it is none. */
+export type ReadValue<T> = { value: T } | { value?: undefined; why: string };
+
+const whyOf = (error: z.ZodError): string => {
+  const [issue] = error.issues;
+  const path = issue?.path.map(String).join('.') ?? '';
+  return `${path ? `${path}: ` : ''}${issue?.message ?? 'not readable'}`;
+};
+
+function readAs<T>(shape: Shape, version: number, value: unknown, schema: z.ZodType): ReadValue<T> {
+  try {
+    const parsed = schema.safeParse(upcast(shape, version, value));
+    return parsed.success ? { value: parsed.data as T } : { why: whyOf(parsed.error) };
+  } catch (error) {
+    return { why: error instanceof Error ? error.message : String(error) };
+  }
+}
+
+/** A stored document, whatever version of Tambo wrote it; never throws. */
+export const readDocument = <T extends DocumentTable>(table: T, version: number, value: unknown): ReadValue<DocumentOf<T>> =>
+  readAs(table, version, value, documentSchemas[table]);
+
+/** A stored change of a document or a reference row. */
+export const readWritable = (table: WritableTable, version: number, value: unknown): ReadValue<unknown> =>
+  readAs(table, version, value, writableSchemas[table]);
+
+/** A stored entry with its whole envelope, brought up to today's version. */
+export const readEvent = (value: { version: number } & Record<string, unknown>): ReadValue<TamboEvent> =>
+  readAs('event', value.version, { ...value, version: versions.event }, eventSchema);

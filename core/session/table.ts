@@ -1,0 +1,22 @@
+import type { TamboEvent } from '#core/contract';
+import type { SaidOfTable } from '#core/kitchen';
+import { byOrder, effective } from '#core/store';
+
+const ofTable = (e: TamboEvent): e is SaidOfTable => e.type === 'invited' || e.type === 'atHome';
+
+/** What was said of who is at single meals, in order, without what was taken back. */
+export const saidOfTable = (events: readonly TamboEvent[]): SaidOfTable[] => effective(events).filter(ofTable);
+
+/** The newest word on who is at the table, be it the taking back of one; undefined when nothing was ever said. */
+export function newestWord(events: readonly TamboEvent[]): string | undefined {
+  const words = new Set(events.filter(ofTable).map((e) => e.id));
+  // the taking back of a taking back speaks of the same word
+  for (let before = -1; before < words.size;) {
+    before = words.size;
+    for (const e of events) if (e.type === 'undone' && words.has(e.data.eventId)) words.add(e.id);
+  }
+  return events
+    .filter((e) => words.has(e.id))
+    .toSorted(byOrder)
+    .at(-1)?.id;
+}

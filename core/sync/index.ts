@@ -1,0 +1,1 @@
+export { differencesOf, mergeDocuments, type Difference, type Merged } from './merge.ts';

@@ -1,0 +1,76 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import { readDocument, upcast, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
+import type { ClashBrief } from '#core/session';
+import { differencesOf } from '#core/sync';
+import { schema, storedDocument, type Db } from '../db/index.ts';
+
+const t = schema.clash;
+
+/** Lays a change beside what another device wrote, until the cook has said which of them stands. */
+export function keepClash(tx: Db, write: WriteRequest, change: WriteRequest['changes'][number], at: Instant): void {
+  tx.insert(t)
+    .values({
+      id: `${write.writeId}.${change.id}`.slice(0, 80),
+      writeId: write.writeId,
+      table: change.table,
+      rowId: change.id,
+      mine: change.data ?? null,
+      version: versions[change.table],
+      at,
+      device: write.device,
+      label: write.label,
+    })
+    .run();
+}
+
+/** The cook has said which of the two stands. */
+export function settleClash(tx: Db, id: string, writeId: string): void {
+  tx.update(t).set({ settledBy: writeId }).where(eq(t.id, id)).run();
+}
+
+/** What was settled by a write that is taken back is asked again. */
+export function openAgain(tx: Db, writeId: string): void {
+  tx.update(t).set({ settledBy: null }).where(eq(t.settledBy, writeId)).run();
+}
+
+/** A write that is taken back asks nothing any more. @returns how many of its changes lay beside another's */
+export function dropClashes(tx: Db, writeId: string, by: string): number {
+  const open = and(eq(t.writeId, writeId), isNull(t.settledBy));
+  const rows = tx.select({ id: t.id }).from(t).where(open).all();
+  if (rows.length > 0) tx.update(t).set({ settledBy: by }).where(open).run();
+  return rows.length;
+}
+
+const nameOf = (...values: unknown[]): string | undefined =>
+  values.map((v) => (typeof v === 'object' && v !== null && 'name' in v ? v.name : undefined)).find((n) => typeof n === 'string');
+
+/** What two devices wrote differently and nobody has settled yet, each with both versions of it. */
+export const openClashes = (db: Db): ClashBrief[] =>
+  db
+    .select()
+    .from(t)
+    .where(isNull(t.settledBy))
+    .all()
+    .map((c) => {
+      const table = c.table as DocumentTable;
+      const stored = storedDocument(db, table, c.rowId);
+      const today = (version: number, data: unknown): unknown => {
+        const brought = upcast(table, version, data);
+        return readDocument(table, versions[table], brought).value ?? brought;
+      };
+      const here = stored ? today(stored.version, stored.data) : null;
+      const mine = c.mine === null ? null : today(c.version, c.mine);
+      const name = nameOf(here, mine);
+      return {
+        id: c.id,
+        table,
+        rowId: c.rowId,
+        ...(name !== undefined && { name }),
+        label: c.label,
+        at: c.at,
+        device: c.device,
+        here,
+        mine,
+        differences: differencesOf(here, mine),
+      };
+    });
