@@ -50,7 +50,10 @@ export interface Unreadable {
   table: DocumentTable;
   id: string;
   name?: string;
+  /** Path and reason. */
   why: string;
+  /** The last change of it that is known, which can be taken back. */
+  last?: { writeId: string; label: string; at: Instant };
 }
 
 /** One document that two devices changed differently: what stands here, and what the other meant. */
@@ -65,7 +68,8 @@ export interface ClashBrief {
   device: string;
   here: unknown;
   mine: unknown;
-  differences: { path: string; here: unknown; mine: unknown }[];
+  /** Field by field, of a recipe also what its two revisions differ in; `names` is the path in words where records have names. */
+  differences: { path: string; names: string[]; here: unknown; mine: unknown }[];
 }
 
 /** What stands around every page. */
@@ -120,6 +124,8 @@ export interface RecipeBrief {
   lastMade?: Day;
   portionsInStore: number;
   canPlan: boolean;
+  /** Its figures could not be worked out, and why: it is listed by name only. */
+  broken?: string;
   /** Who must not eat it, in words. */
   notFor: string[];
   /** What came out of earlier runs by what is written, when it was weighed. */

@@ -63,20 +63,31 @@ export function mergeDocuments(base: unknown, theirs: unknown, mine: unknown): M
 /** One field that two documents have differently. */
 export interface Difference {
   path: string;
+  /** The same path for people: a record is called by its name. */
+  names: string[];
   here: unknown;
   mine: unknown;
 }
 
-const differing = (here: unknown, mine: unknown, path: string): Difference[] => {
-  if (same(here, mine)) return [];
-  if (isFields(here) && isFields(mine))
-    return [...new Set([...Object.keys(here), ...Object.keys(mine)])].flatMap((k) => differing(here[k], mine[k], joined(path, k)));
-  if (withIds(here) && withIds(mine)) {
-    const [h, m] = [byId(here), byId(mine)];
-    return [...new Set([...h.keys(), ...m.keys()])].flatMap((id) => differing(h.get(id), m.get(id), joined(path, id)));
-  }
-  return [{ path: path === '' ? '(whole)' : path, here, mine }];
+const nameOf = (record: Fields | undefined): string | undefined => {
+  const name = record?.name ?? record?.text ?? record?.written;
+  return typeof name === 'string' && name !== '' ? name : undefined;
 };
 
+function differing(here: unknown, mine: unknown, path: string, names: string[]): Difference[] {
+  if (same(here, mine)) return [];
+  if (isFields(here) && isFields(mine))
+    return [...new Set([...Object.keys(here), ...Object.keys(mine)])].flatMap((k) =>
+      differing(here[k], mine[k], joined(path, k), [...names, k]),
+    );
+  if (withIds(here) && withIds(mine)) {
+    const [h, m] = [byId(here), byId(mine)];
+    return [...new Set([...h.keys(), ...m.keys()])].flatMap((id) =>
+      differing(h.get(id), m.get(id), joined(path, id), [...names, nameOf(m.get(id)) ?? nameOf(h.get(id)) ?? 'one']),
+    );
+  }
+  return [{ path: path === '' ? '(whole)' : path, names, here, mine }];
+}
+
 /** Where two documents differ, field by field. */
-export const differencesOf = (here: unknown, mine: unknown): Difference[] => differing(here, mine, '');
+export const differencesOf = (here: unknown, mine: unknown): Difference[] => differing(here, mine, '', []);

@@ -1,8 +1,8 @@
-import { sql } from 'drizzle-orm';
+import { and, desc, eq, sql } from 'drizzle-orm';
 import { documentTables, readDocument, type DocumentOf, type DocumentTable } from '#core/contract';
 import type { Unreadable } from '#core/session';
 import type { Db } from './open.ts';
-import { documents } from './schema.ts';
+import { change, documents } from './schema.ts';
 
 interface Row {
   id: string;
@@ -64,7 +64,7 @@ export function documentById<T extends DocumentTable>(db: Db, table: T, id: stri
 /** A living document as it is stored, whether it can be read or not: what undo brings back. */
 export function storedDocument(db: Db, table: DocumentTable, id: string): { data: unknown; version: number } | undefined {
   const [row] = livingRows(db, table, id);
-  return row && { data: parsed(row.text), version: row.version };
+  return row && { data: parsed(row.text) ?? row.text, version: row.version };
 }
 
 const nameIn = (text: string): string | undefined => {
@@ -73,12 +73,23 @@ const nameIn = (text: string): string | undefined => {
   return typeof name === 'string' ? name : undefined;
 };
 
+const lastChange = (db: Db, table: DocumentTable, id: string): Unreadable['last'] =>
+  db
+    .select({ writeId: change.writeId, label: change.label, at: change.at })
+    .from(change)
+    .where(and(eq(change.table, table), eq(change.rowId, id)))
+    .orderBy(desc(change.id))
+    .limit(1)
+    .get();
+
 /** Living documents that today's contract cannot read, with the reason; all others are shown as if these were not there. */
 export const unreadableDocuments = (db: Db): Unreadable[] =>
   documentTables.flatMap((table) =>
     livingRows(db, table).flatMap((row): Unreadable[] => {
       const { why } = readRow(db, table, row);
       const name = nameIn(row.text);
-      return why === undefined ? [] : [{ table, id: row.id, why, ...(name !== undefined && { name }) }];
+      if (why === undefined) return [];
+      const last = lastChange(db, table, row.id);
+      return [{ table, id: row.id, why, ...(name !== undefined && { name }), ...(last && { last }) }];
     }),
   );

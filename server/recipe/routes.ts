@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import type { Container, Revision } from '#core/contract';
+import type { Container, Recipe, Revision } from '#core/contract';
 import { mostReadChars, refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
 import { allergenLines, allergenWarnings, canPlan, draftRecipe, type RecipeDraft } from '#core/recipe';
@@ -44,35 +44,57 @@ function inStore(ctx: Context): Map<string, number> {
   return left;
 }
 
+/** Of a recipe that cannot be worked out, its name and why; the others stand beside it as ever. */
+const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
+  recipe,
+  servings: 0,
+  servingText: '',
+  handsMin: 0,
+  waitMin: 0,
+  tags: [],
+  ingredientIds: [],
+  allergens: [],
+  portionsInStore: 0,
+  canPlan: false,
+  notFor: [],
+  broken: error instanceof Error ? error.message : String(error),
+});
+
 function briefs(ctx: Context): RecipeBrief[] {
   const world = worldOf(ctx.db);
   const made = lastMade(ctx);
   const runs = weighedRuns(ctx.db);
   const stored = inStore(ctx);
+  const briefOf = (recipe: Recipe): RecipeBrief | undefined => {
+    const revision = world.revision(recipe.revisionId);
+    if (!revision) return undefined;
+    const day = made.get(recipe.id);
+    const summary = allergensOf(revision, world);
+    return {
+      recipe,
+      servings: revision.servings,
+      servingText: servingText(revision),
+      handsMin: revision.steps.reduce((s, x) => s + x.handsOnMin, 0),
+      waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
+      tags: revision.tags,
+      ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
+      allergens: allergenLines(summary, world.allergenNames),
+      ...(day && { lastMade: day }),
+      portionsInStore: stored.get(recipe.id) ?? 0,
+      canPlan: canPlan(revision),
+      notFor: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
+      ...(runs.has(recipe.id) && { yieldFactor: Number(learnedFrom(runs.get(recipe.id) ?? []).factor.toFixed(3)) }),
+    };
+  };
   return allDocuments(ctx.db, 'recipe')
     .filter((r) => !r.archived)
-    .flatMap((recipe) => {
-      const revision = world.revision(recipe.revisionId);
-      if (!revision) return [];
-      const day = made.get(recipe.id);
-      const summary = allergensOf(revision, world);
-      return [
-        {
-          recipe,
-          servings: revision.servings,
-          servingText: servingText(revision),
-          handsMin: revision.steps.reduce((s, x) => s + x.handsOnMin, 0),
-          waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
-          tags: revision.tags,
-          ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
-          allergens: allergenLines(summary, world.allergenNames),
-          ...(day && { lastMade: day }),
-          portionsInStore: stored.get(recipe.id) ?? 0,
-          canPlan: canPlan(revision),
-          notFor: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
-          ...(runs.has(recipe.id) && { yieldFactor: Number(learnedFrom(runs.get(recipe.id) ?? []).factor.toFixed(3)) }),
-        },
-      ];
+    .flatMap((recipe): RecipeBrief[] => {
+      try {
+        const brief = briefOf(recipe);
+        return brief ? [brief] : [];
+      } catch (error) {
+        return [nameOnly(recipe, error)];
+      }
     })
     .sort((a, b) => a.recipe.name.localeCompare(b.recipe.name));
 }

@@ -2,7 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm';
 import { readDocument, upcast, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
 import type { ClashBrief } from '#core/session';
 import { differencesOf } from '#core/sync';
-import { schema, storedDocument, type Db } from '../db/index.ts';
+import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
 
 const t = schema.clash;
 
@@ -41,6 +41,20 @@ export function dropClashes(tx: Db, writeId: string, by: string): number {
   return rows.length;
 }
 
+/** Fields of a revision that differ by being another one. */
+const ofItself: ReadonlySet<string> = new Set(['id', 'madeAt']);
+
+/** Two recipes: their revisions are told apart by what is written in them. */
+function ofRecipes(db: Db, here: unknown, mine: unknown): ClashBrief['differences'] {
+  const own = differencesOf(here, mine);
+  const at = own.findIndex((d) => d.path === 'revisionId');
+  const pointed = own[at];
+  if (!pointed) return own;
+  const [one, other] = [pointed.here, pointed.mine].map((id) => documentById(db, 'recipe_revision', String(id)));
+  const within = differencesOf(one, other).filter((d) => !ofItself.has(d.path));
+  return one && other ? own.toSpliced(at, 1, ...within) : own;
+}
+
 const nameOf = (...values: unknown[]): string | undefined =>
   values.map((v) => (typeof v === 'object' && v !== null && 'name' in v ? v.name : undefined)).find((n) => typeof n === 'string');
 
@@ -71,6 +85,6 @@ export const openClashes = (db: Db): ClashBrief[] =>
         device: c.device,
         here,
         mine,
-        differences: differencesOf(here, mine),
+        differences: c.table === 'recipe' ? ofRecipes(db, here, mine) : differencesOf(here, mine),
       };
     });

@@ -98,7 +98,7 @@ describe('one document changed on two devices', () => {
     expect((await revise('phone', 20)).body).not.toHaveProperty('asked');
     expect((await revise('laptop', 24)).body).toMatchObject({ asked: [{ table: 'recipe', id: recipe.id }] });
     const [clash] = (await get<FrameAnswer>('/frame')).clashes;
-    expect(clash!.differences).toEqual([{ path: 'revisionId', here: 'rev_phone', mine: 'rev_laptop' }]);
+    expect(clash!.differences).toEqual([{ path: 'servings', names: ['servings'], here: 20, mine: 24 }]);
     await write('phone', 'recipe', clash!.mine as Recipe, clash!.here, { settles: clash!.id });
     expect((await get<{ revision: { servings: number } }>('/recipes/recipe_stew')).revision.servings).toBe(24);
   });

@@ -2,6 +2,7 @@ import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, Outlet, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
+import type { FrameAnswer } from '#core/session';
 import { useFrameQuery } from './api.ts';
 import { useCommands } from './commands.ts';
 import { unitsNow } from './measures.ts';
@@ -22,6 +23,33 @@ const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
 const finderAfterMs = 1500;
 
 type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
+
+/** What the household has to be asked about, by name. */
+function ToSettle({ data }: { data: FrameAnswer | undefined }) {
+  const [clash] = data?.clashes ?? [];
+  const [broken] = data?.unreadable ?? [];
+  const more = (data?.clashes.length ?? 0) + (data?.unreadable.length ?? 0) - 1;
+  if (!clash && !broken) return null;
+  return (
+    <div className="banner note warn row" role="status">
+      <span className="grow">
+        {clash ? (
+          <>
+            <b>{clash.name ?? clash.label}</b> was changed in two places; both versions are kept.
+          </>
+        ) : (
+          <>
+            <b>{broken?.name ?? 'Something'}</b> cannot be read; everything else goes on.
+          </>
+        )}
+        {more > 0 && ` ${more} more to settle.`}
+      </span>
+      <Link className="btn o s" to="/settle">
+        {clash ? 'Choose' : 'Look'}
+      </Link>
+    </div>
+  );
+}
 
 /** No connection, what waits here, what the server would not keep, a newer version: said plainly, nothing lost. */
 function Notes({ zone }: { zone: string }) {
@@ -125,6 +153,7 @@ export function Frame() {
       </header>
       <div>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
+        <ToSettle data={data} />
         <div id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
           <Outlet key={data?.household.units ?? unitsNow()} />
         </div>

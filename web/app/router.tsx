@@ -38,6 +38,7 @@ export const router = createBrowserRouter([
       { path: 'eat', lazy: lazy(() => import('../eat/EatPage.tsx'), 'EatPage') },
       { path: 'kitchen', lazy: lazy(() => import('../kitchen/KitchenPage.tsx'), 'KitchenPage') },
       { path: 'history', lazy: lazy(() => import('../store/HistoryPage.tsx'), 'HistoryPage') },
+      { path: 'settle', lazy: lazy(() => import('../settle/SettlePage.tsx'), 'SettlePage') },
       { path: 'home', element: <Navigate to="/" replace /> },
       { path: '*', element: <NotFound /> },
     ],

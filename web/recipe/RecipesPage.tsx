@@ -121,7 +121,7 @@ export function RecipesPage() {
                       <span className="tag s">none in store</span>
                     )}
                     {r.lastMade && <span className="sub">made {sayDay(r.lastMade)}</span>}
-                    {!r.canPlan && <span className="tag t">check it first</span>}
+                    {!r.canPlan && <span className="tag t">{r.broken === undefined ? 'check it first' : 'cannot be worked out'}</span>}
                   </div>
                 </Link>
               ))}

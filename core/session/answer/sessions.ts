@@ -1,6 +1,6 @@
 import type { Day, Instant, Session } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import type { LabelsAnswer, SessionBrief, SessionsAnswer } from '../answers.ts';
+import type { LabelsAnswer, SessionBrief, SessionsAnswer, Unreadable } from '../answers.ts';
 import { labelAllergy, labelSays, printAgain } from '../allergy.ts';
 import { heatOfPack } from '../heat.ts';
 import { labelContent } from '../labels.ts';
@@ -28,14 +28,30 @@ function briefOf(session: Session, world: World, book: Book): SessionBrief {
   };
 }
 
+interface Standing {
+  made: SessionBrief[];
+  broken: Unreadable[];
+}
+
+/** Each by itself: one that cannot be worked out is named, and the others stand. */
+const standingOf = (world: World, book: Book, today: Day): Standing =>
+  book.keep(`sessions ${today}`, () => {
+    const standing: Standing = { made: [], broken: [] };
+    for (const s of book.sessions().filter((x) => x.day >= addDays(today, -recentDays))) {
+      try {
+        standing.made.push(briefOf(s, world, book));
+      } catch (error) {
+        standing.broken.push({ table: 'session', id: s.id, name: s.name, why: error instanceof Error ? error.message : String(error) });
+      }
+    }
+    return standing;
+  });
+
 /** Sessions lately and to come, with where they stand. */
-export const recentSessions = (world: World, book: Book, today: Day): SessionBrief[] =>
-  book.keep(`sessions ${today}`, () =>
-    book
-      .sessions()
-      .filter((s) => s.day >= addDays(today, -recentDays))
-      .map((s) => briefOf(s, world, book)),
-  );
+export const recentSessions = (world: World, book: Book, today: Day): SessionBrief[] => standingOf(world, book, today).made;
+
+/** Sessions whose figures cannot be worked out. */
+export const brokenSessions = (world: World, book: Book, today: Day): Unreadable[] => standingOf(world, book, today).broken;
 
 /** Not stored away yet: the next thing to do is on one of these. */
 export const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] =>

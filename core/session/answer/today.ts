@@ -9,7 +9,7 @@ import { todayView } from '../today.ts';
 import type { World } from '../world.ts';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
-import { openOf, recentSessions } from './sessions.ts';
+import { brokenSessions, openOf, recentSessions } from './sessions.ts';
 
 /** The household's day at an instant. */
 export const todayOf = (world: Pick<World, 'household'>, now: Instant): Day => dayOf(now, world.household.timeZone);
@@ -53,7 +53,7 @@ export function frameAnswer(world: World, book: Book, now: Instant, stopped: boo
       session: book.sessions().length > 0,
     },
     allergenNames: Object.fromEntries(world.allergenNames),
-    unreadable: [...book.unreadable()],
+    unreadable: [...book.unreadable(), ...brokenSessions(world, book, today)],
     clashes: [...book.clashes()],
   };
 }

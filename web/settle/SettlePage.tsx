@@ -1,0 +1,124 @@
+import { Link } from 'react-router';
+import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
+import type { ClashBrief, Unreadable } from '#core/session';
+import { useFrameQuery } from '../app/api.ts';
+import { useCommands, type NewChange } from '../app/commands.ts';
+import { device } from '../app/device.ts';
+import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { documentWords, fieldOf, valueOf } from './words.ts';
+
+/** One document that two devices changed differently: both beside each other, and one tap for each. */
+function Clash({ clash, zone }: { clash: ClashBrief; zone: string }) {
+  const { write } = useCommands();
+  const { table, rowId, here, mine, id } = clash;
+  const name = clash.name ?? documentWords[table];
+  const other = clash.device === device ? 'this device' : 'another device';
+  const keep = (data: unknown, says: string): void =>
+    void write([{ table, id: rowId, data, was: here } as NewChange], says, { settles: id });
+  return (
+    <section className="card" aria-label={name}>
+      <h2>{name}</h2>
+      <p className="quiet">
+        {documentWords[table]} was changed in two places. “{clash.label}” came from {other} on {sayWeekday(dayOf(clash.at, zone))} at{' '}
+        {clockOf(clash.at, zone)}, made before it had heard of the other change. Both are kept until you choose.
+      </p>
+      <table className="plain" style={{ marginTop: 10 }}>
+        <thead>
+          <tr>
+            <th>What differs</th>
+            <th>Stands here now</th>
+            <th>From {other}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {clash.differences.slice(0, 12).map((d) => (
+            <tr key={d.path}>
+              <td>{fieldOf(d.names)}</td>
+              <td>{here === null ? 'taken off' : valueOf(d.here)}</td>
+              <td>{mine === null ? 'taken off' : valueOf(d.mine)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {clash.differences.length > 12 && <p className="sub">and {clash.differences.length - 12} more</p>}
+      <div className="row wrap" style={{ marginTop: 14 }}>
+        <button type="button" className="btn o" onClick={() => keep(here, `${name} stays as it is here`)}>
+          {here === null ? 'Leave it taken off' : 'Keep what stands here'}
+        </button>
+        <button type="button" className="btn" onClick={() => keep(mine, `${name}: the other version stands`)}>
+          {mine === null ? 'Take it off' : `Take the one from ${other}`}
+        </button>
+      </div>
+    </section>
+  );
+}
+
+/** One document that cannot be read: what is known of it, and the ways on. */
+function Broken({ broken, zone }: { broken: Unreadable; zone: string }) {
+  const { undo, write } = useCommands();
+  const name = broken.name ?? documentWords[broken.table];
+  const { last } = broken;
+  return (
+    <section className="card" aria-label={name}>
+      <h2>{name}</h2>
+      <p className="quiet">
+        {documentWords[broken.table]} cannot be read, so it is left out everywhere; nothing of it is lost. What is wrong: {broken.why}.
+      </p>
+      {last && (
+        <p className="sub">
+          Last changed by “{last.label}” on {sayWeekday(dayOf(last.at, zone))} at {clockOf(last.at, zone)}.
+        </p>
+      )}
+      <div className="row wrap" style={{ marginTop: 14 }}>
+        {last && (
+          <button type="button" className="btn" onClick={() => void undo({ kind: 'write', writeId: last.writeId })}>
+            Take that change back
+          </button>
+        )}
+        {broken.table === 'session' && (
+          <Link className="btn o" to={`/plan/${broken.id}`}>
+            Open it
+          </Link>
+        )}
+        {broken.table !== 'household' && broken.table !== 'recipe_revision' && (
+          <button
+            type="button"
+            className="btn o"
+            onClick={() => void write([{ table: broken.table, id: broken.id, data: null, was: null } as NewChange], `${name} is taken off`)}
+          >
+            Take it off
+          </button>
+        )}
+        <Link className="link" to="/history">
+          All changes
+        </Link>
+      </div>
+    </section>
+  );
+}
+
+/** What the household has to be asked about: two versions of one thing, and what cannot be read. */
+export function SettlePage() {
+  const { data, error, refetch } = useFrameQuery();
+  if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
+  const zone = data.household.timeZone;
+  const count = data.clashes.length + data.unreadable.length;
+  return (
+    <main className="page">
+      <PageHead title="To settle" lead={count === 0 ? 'Nothing waits for you.' : `${countOf(count, 'thing')} to settle, nothing lost.`} />
+      {count === 0 && (
+        <Empty title="All is settled" text="When two devices change one thing differently, or something cannot be read, you find it here.">
+          <Link className="btn" to="/">
+            To Today
+          </Link>
+        </Empty>
+      )}
+      {data.clashes.map((c) => (
+        <Clash key={c.id} clash={c} zone={zone} />
+      ))}
+      {data.unreadable.map((u) => (
+        <Broken key={`${u.table} ${u.id}`} broken={u} zone={zone} />
+      ))}
+    </main>
+  );
+}
