@@ -38,6 +38,7 @@ export async function startServer({ env = {}, folder, keep = false } = {}) {
   }
   const readyMs = performance.now() - started;
   const stop = async (signal = 'SIGTERM') => {
+    if (child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((resolve) => child.on('exit', resolve));
     child.kill(signal);
     await gone;

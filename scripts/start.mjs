@@ -3,4 +3,9 @@ import { ensureBuilt, ensureInstalled, runServer } from './setup.mjs';
 
 ensureInstalled();
 await ensureBuilt();
-process.exitCode = await runServer({});
+const asked = new Set(process.argv.slice(2));
+process.exitCode = await runServer({
+  ...(asked.has('--take-copy') && { TAMBO_MEND: 'copy' }),
+  ...(asked.has('--put-aside') && { TAMBO_MEND: 'aside' }),
+  ...(asked.has('--look') && { TAMBO_LOOK: '1' }),
+});

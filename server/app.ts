@@ -10,8 +10,9 @@ import { guard } from './access/guard.ts';
 import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
-import { fileRoutes } from './files/index.ts';
-import { HttpRefusal, notWhileHeld, type Context } from './http.ts';
+import { troubleOf } from './db/index.ts';
+import { damageRoutes, fileRoutes, noteDamage } from './files/index.ts';
+import { HttpRefusal, notWhileDamaged, notWhileHeld, type Context } from './http.ts';
 import { kitchenRoutes } from './kitchen/routes.ts';
 import { packRoutes } from './pack/routes.ts';
 import { recipeRoutes } from './recipe/routes.ts';
@@ -24,7 +25,7 @@ const eventsBody = z.array(z.unknown()).min(1).max(2000);
 
 /** Errors answer in words; what nobody expected is logged and says so without its insides. */
 const onError =
-  (log: Logger): ErrorRequestHandler =>
+  (ctx: Context, log: Logger): ErrorRequestHandler =>
   (error: unknown, _req, res, next) => {
     if (res.headersSent) return next(error);
     if (error instanceof HttpRefusal) return void res.status(error.status).json({ message: error.message, refusals: error.refusals });
@@ -38,6 +39,12 @@ const onError =
         message: 'This was not readable JSON; nothing was kept.',
         refusals: [{ path: '(body)', expected: 'JSON of at most 6 MB', got: String((error as { type: string }).type) }],
       });
+    }
+    const trouble = troubleOf(error);
+    if (trouble) {
+      log.error(error);
+      if (trouble.kind === 'damaged') noteDamage(ctx, 'The household’s file is damaged.');
+      return void res.status(503).json({ message: trouble.says, refusals: [], ...(trouble.kind === 'damaged' && { damage: true }) });
     }
     // an address, an encoding or a body that cannot be read is no fault of ours
     const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
@@ -101,6 +108,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     '/api/health',
     (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
   );
+  app.use('/api', notWhileDamaged(ctx));
   for (const door of ['/api/events', '/api/writes', '/api/undo', '/api/codes']) app.post(door, notWhileHeld(ctx));
   app.post('/api/events', (req, res) => {
     const body = eventsBody.safeParse(req.body);
@@ -121,7 +129,17 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     res.status(a.status).json(a.body);
   });
   if (ctx.clock.test) app.use('/api', testRoutes(ctx));
-  for (const routes of [sessionRoutes, recipeRoutes, kitchenRoutes, deviceRoutes, packRoutes, storeRoutes, eatRoutes, fileRoutes])
+  for (const routes of [
+    sessionRoutes,
+    recipeRoutes,
+    kitchenRoutes,
+    deviceRoutes,
+    packRoutes,
+    storeRoutes,
+    eatRoutes,
+    fileRoutes,
+    damageRoutes,
+  ])
     app.use('/api', routes(ctx));
   app.use(
     '/api',
@@ -138,6 +156,6 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     app.use(express.static(web, { index: false, maxAge: 0 }));
     app.get('/{*any}', (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(path.join(web, 'index.html')));
   }
-  app.use(onError(options.log));
+  app.use(onError(ctx, options.log));
   return app;
 }

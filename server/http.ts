@@ -1,5 +1,5 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
-import type { Refusal } from '#core/contract';
+import type { Instant, Refusal } from '#core/contract';
 import type { Clock } from './clock/index.ts';
 import type { Db, OpenDb } from './db/index.ts';
 import type { Jobs } from './files/jobs.ts';
@@ -17,6 +17,8 @@ export interface Context {
   migrationsFolder: string;
   /** Set while another household is being put in place: nothing is taken in meanwhile, and this is why. */
   held?: string;
+  /** Set while the household's file is damaged: nothing is read or taken in until the cook has said what is to become of it. */
+  damage?: { why: string; since: Instant };
   /** What the last start had to put right, for the page of copies. */
   startSaid?: string;
 }
@@ -44,6 +46,18 @@ export const notWhileHeld =
       .status(503)
       .setHeader('Retry-After', '1')
       .json({ message: `Not now: ${ctx.held} What you entered stays on this device and is sent again by itself.`, refusals: [] });
+  };
+
+/** Turns away all but what mends it while the household's file is damaged. */
+export const notWhileDamaged =
+  (ctx: Context): RequestHandler =>
+  (req, res, next) => {
+    if (!ctx.damage || /^\/(damage|restore|jobs|backup\/)/.test(req.path)) return next();
+    res.status(503).json({
+      message: `${ctx.damage.why} What you entered stays on this device and is sent once that is mended.`,
+      refusals: [],
+      damage: true,
+    });
   };
 
 /** A handler that answers with what it returns. */

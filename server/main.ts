@@ -3,10 +3,11 @@ import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { makeClock } from './clock/index.ts';
-import { allDocuments, loadReference, openDb, type OpenDb } from './db/index.ts';
+import { begin, mend } from './begin.ts';
+import { allDocuments, loadReference, troubleOf, type DiskTrouble } from './db/index.ts';
 import { ensureProjection } from './events/index.ts';
 import { dataFolder } from './folder.ts';
-import { clearHalfMade, dailyCopy, unfinishedSwap } from './files/index.ts';
+import { checkWhole, clearHalfMade, dailyCopy, noteDamage, unfinishedSwap } from './files/index.ts';
 import { Jobs } from './files/jobs.ts';
 import type { Context } from './http.ts';
 import { listen } from './listen.ts';
@@ -18,6 +19,9 @@ const say = (text: string): void => void process.stdout.write(`${text}\n`);
 /** Long enough after the start to be in nobody's way; then looked at again each hour. */
 const firstCopyMs = 3 * 60_000;
 const copyCheckMs = 60 * 60_000;
+/** The whole file is read once the start is over, then once a day. */
+const firstCheckMs = 20_000;
+const wholeCheckMs = 24 * 60 * 60_000;
 
 /** A copy each day, made beside the work. */
 function keepCopies(ctx: Context, log: pino.Logger): void {
@@ -44,34 +48,9 @@ async function main(): Promise<void> {
   if (demo && existsSync(making)) for (const end of ['', '-wal', '-shm']) rmSync(folder.dbFile + end, { force: true });
   const swap = unfinishedSwap(folder.folder, folder.dbFile);
   clearHalfMade(folder.folder);
-  let startSaid = swap?.says;
-  const opened = (): OpenDb => {
-    const open = openDb(folder.dbFile, migrationsFolder);
-    swap?.opened();
-    return open;
-  };
-  const openedBack = (error: unknown): OpenDb => {
-    if (!swap) throw error;
-    startSaid = swap.back();
-    return openDb(folder.dbFile, migrationsFolder);
-  };
-  let open: OpenDb;
-  try {
-    open = opened();
-  } catch (error) {
-    open = openedBack(error);
-  }
+  const begun = begin(folder, migrationsFolder, swap);
+  const { open, startSaid } = begun;
   if (startSaid !== undefined) say(startSaid);
-  loadReference(open.db);
-  ensureProjection(open);
-  if (demo && allDocuments(open.db, 'household').length === 0) {
-    say('Setting up the demo household...');
-    const { makeDemo } = await import('./demo/index.ts');
-    writeFileSync(making, '');
-    makeDemo(open.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
-    rmSync(making);
-  }
-
   const ctx: Context = {
     db: open.db,
     open,
@@ -81,7 +60,24 @@ async function main(): Promise<void> {
     clock,
     migrationsFolder,
     ...(startSaid !== undefined && { startSaid }),
+    ...(begun.looking && { held: 'this household was written by a newer Tambo and is only looked at.' }),
   };
+  if (begun.damage !== undefined) {
+    noteDamage(ctx, begun.damage);
+    await mend(ctx, process.env.TAMBO_MEND, say);
+  }
+  if (!ctx.damage && !begun.looking) {
+    loadReference(ctx.db);
+    ensureProjection(ctx.open);
+  }
+  if (demo && !ctx.damage && allDocuments(ctx.db, 'household').length === 0) {
+    say('Setting up the demo household...');
+    const { makeDemo } = await import('./demo/index.ts');
+    writeFileSync(making, '');
+    makeDemo(ctx.db, { now: clock.now(), zone: 'Europe/London', seed: 7 });
+    rmSync(making);
+  }
+
   const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
   const listening = await listen(app, {
@@ -101,7 +97,12 @@ async function main(): Promise<void> {
   folder.markRunning(address);
   say(`Tambo is ready on ${address}\nStop it with Ctrl-C.`);
 
-  keepCopies(ctx, log);
+  if (!begun.looking) {
+    keepCopies(ctx, log);
+    const check = (): void => void checkWhole(ctx, say);
+    setTimeout(check, firstCheckMs).unref();
+    setInterval(check, wholeCheckMs).unref();
+  }
 
   let stopping = false;
   const stop = (): void => {
@@ -121,7 +122,16 @@ async function main(): Promise<void> {
   process.on('SIGTERM', stop);
 }
 
+/** What to do when the disk does not let Tambo start. */
+const starts: Readonly<Record<DiskTrouble['kind'], string>> = {
+  damaged: 'The household’s file is damaged.',
+  full: 'The disk is full: free some space, then start again. Nothing was changed.',
+  readOnly: 'The folder, the file or the disk is read-only for you: make it writable, then start again. Nothing was changed.',
+};
+
 main().catch((error: unknown) => {
-  process.stderr.write(`Tambo could not start: ${error instanceof Error ? error.message : String(error)}\n`);
+  const trouble = troubleOf(error);
+  const says = error instanceof Error ? error.message : String(error);
+  process.stderr.write(`Tambo could not start: ${trouble ? `${says}. ${starts[trouble.kind]}` : says}\n`);
   process.exitCode = 1;
 });

@@ -377,13 +377,20 @@ export interface HistoryAnswer {
 /** How far a long job has come. */
 export interface JobState {
   id: string;
-  kind: 'backup' | 'look' | 'readRecipes' | 'readCalendar';
+  kind: 'backup' | 'look' | 'check' | 'readRecipes' | 'readCalendar';
   state: 'running' | 'done' | 'failed';
   share: number;
   says: string;
   message?: string;
   refusals?: Refusal[];
   result?: unknown;
+}
+
+/** What is wrong with the household's file, and the copies that can take its place. */
+export interface DamageAnswer {
+  damage?: { why: string; since: Instant };
+  file: string;
+  copies: BackupFile[];
 }
 
 /** The household's copies, and what is to be known of them. */
@@ -418,7 +425,8 @@ export interface HouseholdCounts {
 /** What putting a backup in place would change. */
 export interface RestoreLook {
   manifest: { madeAt: Instant; household: string; counts: HouseholdCounts };
-  here: HouseholdCounts & { household: string };
+  /** Absent when the household of here cannot be read. */
+  here?: HouseholdCounts & { household: string };
   onlyHere: number;
   onlyThere: number;
   sameHousehold: boolean;

@@ -18,7 +18,7 @@ export interface OpenDb {
 export class NewerDatabase extends Error {
   constructor(steps: number, known: number) {
     super(
-      `This household was written by a newer Tambo (its database has ${steps} steps, this one knows ${known}). Nothing was changed. Bring this Tambo up to date, or start it on another folder.`,
+      `This household was written by a newer Tambo (its database has ${steps} steps, this one knows ${known}). Nothing was changed. Bring this Tambo up to date, or look at it without changing anything: npm start -- --look`,
     );
   }
 }
@@ -35,6 +35,16 @@ function refuseNewer(sqlite: Database.Database, migrationsFolder: string): void 
   const { n } = sqlite.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number };
   const known = stepsKnown(migrationsFolder);
   if (n > known) throw new NewerDatabase(n, known);
+}
+
+/**
+ * Opens a household's file only to look at it: nothing of it can be changed, and it stays in the shape that it has.
+ * For a check, and for a household that a newer Tambo has written.
+ */
+export function openToLook(file: string): OpenDb {
+  const sqlite = new Database(file);
+  sqlite.exec('PRAGMA query_only = ON; PRAGMA busy_timeout = 5000');
+  return { db: drizzle({ client: sqlite, schema }), sqlite, close: () => void sqlite.close() };
 }
 
 /**

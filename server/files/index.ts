@@ -1,3 +1,4 @@
-export { clearHalfMade } from './copies.ts';
-export { dailyCopy, fileRoutes } from './routes.ts';
-export { unfinishedSwap } from './swap.ts';
+export { clearHalfMade, copiesFolder, listCopies } from './copies.ts';
+export { beginAnew, checkWhole, damageRoutes, missing, noteDamage, replaceDamaged } from './damage.ts';
+export { dailyCopy, fileRoutes, lookAtCopy } from './routes.ts';
+export { unfinishedSwap, type Unfinished } from './swap.ts';

@@ -11,12 +11,14 @@ import type { Manifest } from './format.ts';
 export type Job =
   | ({ kind: 'backup' } & BackupOptions)
   | ({ kind: 'look' } & LookOptions)
+  | { kind: 'check'; dbFile: string }
   | { kind: 'readRecipes'; text: string }
   | { kind: 'readCalendar'; text: string; from: Day; zone: string };
 
 export interface JobResults {
   backup: Manifest;
   look: Look;
+  check: { sound: true };
   readRecipes: ReadFileResult;
   readCalendar: CalendarResult;
 }
@@ -28,6 +30,8 @@ async function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults
       return (await import('./backup.ts')).makeBackup(job, tell);
     case 'look':
       return (await import('./restore.ts')).lookAt(job, tell);
+    case 'check':
+      return (await import('./damage.ts')).checkFile(job.dbFile);
     case 'readRecipes':
       return (await import('#core/recipe')).readRecipeFile(job.text);
     case 'readCalendar':

@@ -17,7 +17,8 @@ import { unpack } from './unpack.ts';
 /** What a restore would change, before anything is. */
 export interface Look {
   manifest: Manifest;
-  here: Counts & { household: string };
+  /** Absent when the household of here cannot be read. */
+  here?: Counts & { household: string };
   /** Events here that the backup does not hold: they would be set aside with the copy that is made first. */
   onlyHere: number;
   /** Events in the backup that are not here. */
@@ -31,7 +32,8 @@ export interface LookOptions {
   file: string;
   /** The household as it would be, ready to be put in place. */
   ready: string;
-  dbFile: string;
+  /** The household of here, unless it cannot be read. */
+  dbFile?: string;
   migrationsFolder: string;
   migrationsKnown: number;
 }
@@ -195,6 +197,26 @@ function missingIn(here: OpenDb, otherFile: string): { onlyHere: number; onlyThe
   return out;
 }
 
+/** What the household of here has beside a copy of it. */
+function besideHere(
+  dbFile: string | undefined,
+  migrationsFolder: string,
+  ready: string,
+  manifest: Manifest,
+): Omit<Look, 'manifest' | 'leftOut'> {
+  if (dbFile === undefined) return { onlyHere: 0, onlyThere: manifest.counts.events, sameHousehold: true };
+  const here = openDb(dbFile, migrationsFolder);
+  try {
+    return {
+      here: { ...countsOf(here), household: householdName(here.db) },
+      ...missingIn(here, ready),
+      sameHousehold: storeId(here.db) === manifest.storeId,
+    };
+  } finally {
+    here.sqlite.close();
+  }
+}
+
 /**
  * Unpacks a backup, reads every row of it through the contract into a fresh database, and says what putting it in place would change.
  * Nothing of the running household is touched; runs beside the server.
@@ -233,20 +255,9 @@ export async function lookAt({ file, ready, dbFile, migrationsFolder, migrations
       from.close();
       to.close();
     }
-    const here = openDb(dbFile, migrationsFolder);
-    try {
-      const look: Look = {
-        manifest,
-        here: { ...countsOf(here), household: householdName(here.db) },
-        ...missingIn(here, ready),
-        sameHousehold: storeId(here.db) === manifest.storeId,
-        leftOut,
-      };
-      tell({ share: 1, says: 'Ready to look at' });
-      return look;
-    } finally {
-      here.sqlite.close();
-    }
+    const look = { manifest, ...besideHere(dbFile, migrationsFolder, ready, manifest), leftOut };
+    tell({ share: 1, says: 'Ready to look at' });
+    return look;
   } finally {
     for (const f of temporary) rmSync(f, { force: true });
   }

@@ -13,6 +13,7 @@ import { householdOf } from '../session/index.ts';
 import { migrationsIn } from './backup.ts';
 import { copiesFolder, copyName, copyPath, freeName, listCopies, tidyCopies } from './copies.ts';
 import { mostUploadBytes } from './format.ts';
+import { replaceDamaged } from './damage.ts';
 import { JobFailed } from './jobs.ts';
 import { putInPlace } from './swap.ts';
 
@@ -96,6 +97,28 @@ async function receive(req: Request, file: string): Promise<void> {
   }
 }
 
+/** Starts reading a file whole, into a household that is ready to be put in place. */
+const startLook = (ctx: Context, id: string, file: string) =>
+  ctx.jobs.start({
+    kind: 'look',
+    file,
+    ready: readyFile(ctx, id),
+    // what is damaged is not opened for a comparison
+    ...(!ctx.damage && { dbFile: ctx.dbFile }),
+    migrationsFolder: ctx.migrationsFolder,
+    migrationsKnown: migrationsIn(ctx.open),
+  });
+
+/** Looks at a copy in the household's own folder. */
+export function lookAtCopy(ctx: Context, name: string): { id: string; jobId: string; ready: string; finished: Promise<unknown> } {
+  const file = copyPath(copiesFolder(ctx.folder), name);
+  if (!file || !existsSync(file)) throw notFound('A copy', name);
+  const id = ulid();
+  const { id: jobId, finished } = startLook(ctx, id, file);
+  return { id, jobId, ready: readyFile(ctx, id), finished };
+}
+
+const copySchema = z.object({ name: z.string().max(80) });
 const takeSchema = z.object({ id: z.string().regex(idPattern) });
 
 /** Copies of the household: made, listed, fetched; one looked at and put in place. Long work has progress and can be stopped. */
@@ -146,19 +169,22 @@ export function fileRoutes(ctx: Context): Router {
     const id = ulid();
     const file = path.join(restoreFolder(ctx), `${id}.zip`);
     receive(req, file).then(() => {
-      const job = ctx.jobs.start({
-        kind: 'look',
-        file,
-        ready: readyFile(ctx, id),
-        dbFile: ctx.dbFile,
-        migrationsFolder: ctx.migrationsFolder,
-        migrationsKnown: migrationsIn(ctx.open),
-      });
+      const job = startLook(ctx, id, file);
       const tidy = (): void => rmSync(file, { force: true });
       job.finished.then(tidy, tidy);
       res.json({ id, jobId: job.id });
     }, next);
   });
+  r.post(
+    '/restore/copy',
+    answer((req) => {
+      const parsed = copySchema.safeParse(req.body);
+      if (!parsed.success) throw new HttpRefusal(422, 'Say which copy to look at.', refusals(parsed.error, req.body));
+      if (ctx.held !== undefined) throw new HttpRefusal(409, `Not now: ${ctx.held} Choose the copy again in a moment.`);
+      const { id, jobId } = lookAtCopy(ctx, parsed.data.name);
+      return { id, jobId };
+    }),
+  );
   r.post('/restore/take', (req, res, next) => {
     const parsed = takeSchema.safeParse(req.body);
     if (!parsed.success) return next(new HttpRefusal(422, 'Nothing was put in place.', refusals(parsed.error, req.body)));
@@ -166,6 +192,13 @@ export function fileRoutes(ctx: Context): Router {
     if (!existsSync(ready))
       return next(new HttpRefusal(404, 'This backup has not been looked at, or was put in place already. Choose the file again.', []));
     if (ctx.held !== undefined) return next(new HttpRefusal(409, `Not now: ${ctx.held} Nothing was changed by this.`));
+    if (ctx.damage) {
+      try {
+        return void res.json({ before: replaceDamaged(ctx, ready) });
+      } catch (error) {
+        return next(error);
+      }
+    }
     ctx.held = 'another household is being put in place.';
     copyOfBefore(ctx)
       .then((before) => {

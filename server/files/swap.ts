@@ -64,6 +64,7 @@ function readJournal(folder: string): Journal | undefined {
 /** A second name for the same file; a copy where the disk knows no second names. */
 function keepAside(dbFile: string): void {
   rmSync(asideFile(dbFile), { force: true });
+  if (!existsSync(dbFile)) return;
   try {
     linkSync(dbFile, asideFile(dbFile));
   } catch {

@@ -84,8 +84,8 @@ function LookAt({
           {rows.map(([key, name]) => (
             <tr key={key}>
               <td>{name}</td>
-              <td className="num">{here[key].toLocaleString('en-GB')}</td>
-              <td className="num" style={here[key] === manifest.counts[key] ? undefined : { fontWeight: 700 }}>
+              <td className="num">{here?.[key].toLocaleString('en-GB') ?? '?'}</td>
+              <td className="num" style={here?.[key] === manifest.counts[key] ? undefined : { fontWeight: 700 }}>
                 {manifest.counts[key].toLocaleString('en-GB')}
               </td>
             </tr>
