@@ -107,6 +107,8 @@ export interface TodayAnswer {
   tableSeen: string;
   places: Place[];
   demoOld: boolean;
+  /** It is time to take a copy away from this machine. */
+  takeCopy?: boolean;
   /** Labels that no longer tell the truth about allergies: how many, and the first of them. */
   printAgain: { count: number; packs: PackBrief[] };
 }
@@ -401,6 +403,20 @@ export interface BackupsAnswer {
   missedSince?: Day;
   /** What the last start had to put right. */
   startSaid?: string;
+  away: AwayAnswer;
+}
+
+/** Copies that do not lie on the household's own disk. */
+export interface AwayAnswer {
+  /** The second place that daily copies are brought to. */
+  folder?: string;
+  broughtAt?: Instant;
+  /** Why the last one could not be brought there. */
+  problem?: string;
+  /** When a copy was last taken away by hand. */
+  takenAt?: Instant;
+  /** It is time to take one away. */
+  asks: boolean;
 }
 
 /** A copy of the household in its own folder. */

@@ -1,7 +1,7 @@
 import { existsSync, linkSync, copyFileSync, renameSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { Router } from 'express';
-import { openDb, openToLook, troubleOf, wholeCheck } from '../db/index.ts';
+import { openDb } from '../db/index.ts';
 import type { DamageAnswer } from '#core/session';
 import { answer, HttpRefusal, type Context } from '../http.ts';
 import { copiesFolder, listCopies } from './copies.ts';
@@ -77,20 +77,6 @@ export async function checkWhole(ctx: Context, log: (text: string) => void): Pro
     if (!/damaged/.test(message)) return;
     noteDamage(ctx, message);
     log(`${message} Open Tambo in the browser to choose what is to be done.`);
-  }
-}
-
-/** The check itself, in the job's process. @throws an error that says what is damaged */
-export function checkFile(dbFile: string): { sound: true } {
-  const open = openToLook(dbFile);
-  try {
-    wholeCheck(open);
-    return { sound: true };
-  } catch (error) {
-    if (troubleOf(error)?.kind !== 'damaged') throw error;
-    throw new Error(`The household’s file is damaged (${error instanceof Error ? error.message : ''})`, { cause: error });
-  } finally {
-    open.close();
   }
 }
 

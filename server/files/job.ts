@@ -31,7 +31,7 @@ async function workOf(job: Job, tell: (p: Progress) => void): Promise<JobResults
     case 'look':
       return (await import('./restore.ts')).lookAt(job, tell);
     case 'check':
-      return (await import('./damage.ts')).checkFile(job.dbFile);
+      return (await import('./checkFile.ts')).checkFile(job.dbFile);
     case 'readRecipes':
       return (await import('#core/recipe')).readRecipeFile(job.text);
     case 'readCalendar':

@@ -8,11 +8,12 @@ import { z } from 'zod';
 import { exportJsonSchema, refusals } from '#core/contract';
 import { dayOf, daysBetween } from '#core/kitchen';
 import type { BackupsAnswer } from '#core/session';
-import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
+import { answer, answerLater, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { householdOf } from '../session/index.ts';
 import { migrationsIn } from './backup.ts';
 import { copiesFolder, copyName, copyPath, freeName, listCopies, tidyCopies } from './copies.ts';
 import { mostUploadBytes } from './format.ts';
+import { awayAnswer, bringAway, nameSecondPlace, noteAsked, noteTaken } from './away.ts';
 import { replaceDamaged } from './damage.ts';
 import { JobFailed } from './jobs.ts';
 import { putInPlace } from './swap.ts';
@@ -71,6 +72,7 @@ export async function dailyCopy(ctx: Context): Promise<string | undefined> {
   if (existsSync(path.join(folder, name)) || making.has(ctx) || ctx.held !== undefined) return undefined;
   await startBackup(ctx, 'daily').finished;
   tidyCopies(folder);
+  await bringAway(ctx, path.join(folder, name));
   return name;
 }
 
@@ -119,6 +121,7 @@ export function lookAtCopy(ctx: Context, name: string): { id: string; jobId: str
 }
 
 const copySchema = z.object({ name: z.string().max(80) });
+const secondSchema = z.object({ folder: z.string().max(400) });
 const takeSchema = z.object({ id: z.string().regex(idPattern) });
 
 /** Copies of the household: made, listed, fetched; one looked at and put in place. Long work has progress and can be stopped. */
@@ -136,7 +139,27 @@ export function fileRoutes(ctx: Context): Router {
         folder,
         ...(newest && daysBetween(newest.day, today) > 1 && { missedSince: newest.day }),
         ...(ctx.startSaid !== undefined && { startSaid: ctx.startSaid }),
+        away: awayAnswer(ctx),
       };
+    }),
+  );
+  r.post(
+    '/backups/second',
+    answerLater(async (req) => {
+      const parsed = secondSchema.safeParse(req.body);
+      if (!parsed.success) throw new HttpRefusal(422, 'Say which folder.', refusals(parsed.error, req.body));
+      nameSecondPlace(ctx, parsed.data.folder);
+      const folder = copiesFolder(ctx.folder);
+      const [newest] = listCopies(folder);
+      if (newest) await bringAway(ctx, path.join(folder, newest.name));
+      return awayAnswer(ctx);
+    }),
+  );
+  r.post(
+    '/backups/later',
+    answer(() => {
+      noteAsked(ctx);
+      return { asks: false };
     }),
   );
   r.post(
@@ -149,7 +172,9 @@ export function fileRoutes(ctx: Context): Router {
   r.get('/backup/:name', (req, res, next) => {
     const file = copyPath(copiesFolder(ctx.folder), param(req, 'name'));
     if (!file || !existsSync(file)) return next(notFound('A copy', param(req, 'name')));
-    res.download(file);
+    res.download(file, (error: unknown) => {
+      if (!error) noteTaken(ctx);
+    });
   });
   r.get('/export/schema.json', (_req, res) => void res.json(exportJsonSchema()));
   r.get(

@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { refusals, sessionSchema } from '#core/contract';
 import { frameAnswer, sessionsAnswer, todayAnswer } from '#core/session';
 import { documentById } from '../db/index.ts';
+import { asksForCopy } from '../files/away.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
 import { groundOf, settingOf } from './book.ts';
@@ -21,7 +22,7 @@ export function sessionRoutes(ctx: Context): Router {
     '/today',
     answer(() => {
       const { world, book, now } = settingOf(ctx);
-      return todayAnswer(world, book, now);
+      return { ...todayAnswer(world, book, now), ...(asksForCopy(ctx) && { takeCopy: true }) };
     }),
   );
   r.get(

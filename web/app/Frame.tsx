@@ -17,10 +17,20 @@ import { useKeys } from './useKeys.ts';
 const bringFinder = () => import('./Finder.tsx');
 const Finder = lazy(bringFinder);
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
+const DamagePage = lazy(() => import('./DamagePage.tsx').then((m) => ({ default: m.DamagePage })));
 const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
 
 /** Quiet time after the first page stands. */
 const finderAfterMs = 1500;
+
+/** The server has said that the household's file is damaged. */
+const saysDamaged = (error: unknown): boolean =>
+  typeof error === 'object' &&
+  error !== null &&
+  'data' in error &&
+  typeof error.data === 'object' &&
+  error.data !== null &&
+  'damage' in error.data;
 
 type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
@@ -53,13 +63,13 @@ function ToSettle({ data }: { data: FrameAnswer | undefined }) {
 
 /** No connection, what waits here, what the server would not keep, a newer version: said plainly, nothing lost. */
 function Notes({ zone }: { zone: string }) {
-  const { waiting, refused, online, shut, asOf, notKept } = useAppSelector((s) => s.outbox);
+  const { waiting, refused, online, shut, notNow, asOf, notKept } = useAppSelector((s) => s.outbox);
   const newVersion = useNewVersion();
   return (
     <>
       {!online && (
         <div className="banner note warn" role="status">
-          <b>{shut ? 'This device is not let in, kept here.' : 'No connection, kept here.'}</b>{' '}
+          <b>{shut ? 'This device is not let in, kept here.' : (notNow ?? 'No connection, kept here.')}</b>{' '}
           {waiting.length > 0
             ? `${waiting.length === 1 ? `“${waiting[0]?.label ?? ''}” waits` : `${waiting.length} entries wait`} on this device and ${
                 waiting.length === 1 ? 'is' : 'are'
@@ -103,7 +113,7 @@ function Notes({ zone }: { zone: string }) {
 
 /** Rail, store strip, the page, and what was just done. */
 export function Frame() {
-  const { data } = useFrameQuery(undefined, { pollingInterval: 30_000, skipPollingIfUnfocused: true });
+  const { data, error } = useFrameQuery(undefined, { pollingInterval: 30_000, skipPollingIfUnfocused: true });
   const navigation = useNavigation();
   const last = useAppSelector((s) => s.toast.last);
   const { undo } = useCommands();
@@ -155,7 +165,13 @@ export function Frame() {
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <ToSettle data={data} />
         <div id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
-          <Outlet key={data?.household.units ?? unitsNow()} />
+          {saysDamaged(error) ? (
+            <Suspense fallback={null}>
+              <DamagePage />
+            </Suspense>
+          ) : (
+            <Outlet key={data?.household.units ?? unitsNow()} />
+          )}
         </div>
       </div>
       <BottomBar />

@@ -3,6 +3,7 @@ import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
   BackupsAnswer,
+  DamageAnswer,
   CalendarAnswer,
   CountAnswer,
   EatAnswer,
@@ -65,6 +66,7 @@ export const api = createApi({
     starters: b.query<Starter[], void>({ query: () => '/starters' }),
     pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
+    damage: b.query<DamageAnswer, void>({ query: () => '/damage', providesTags: ['World'] }),
     backups: b.query<BackupsAnswer, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
     larder: b.query<LarderAnswer, void>({ query: () => '/larder', providesTags: ['World'] }),
@@ -96,6 +98,7 @@ export const {
   usePackQuery,
   useEatQuery,
   useBackupsQuery,
+  useDamageQuery,
   useKitchenQuery,
   useHistoryQuery,
   useLarderQuery,

@@ -10,6 +10,7 @@ import {
   sent,
   sentElsewhere,
   shut,
+  toldLater,
   wasRefused,
   type RefusedEntry,
   type Waiting,
@@ -17,7 +18,7 @@ import {
 import { deviceStore, type NewEntry } from './deviceStore.ts';
 import { forgetDone } from './intents.ts';
 import { keepSoon, loadSent, noteSent } from './household.ts';
-import { DoorShut, Sender } from './sending.ts';
+import { Again, DoorShut, Sender } from './sending.ts';
 import type { AppStore } from './store.ts';
 
 /** Everything written goes through here: kept on the device first, sent in order, tried again with the same id until it is answered (DECISIONS 22). */
@@ -131,6 +132,7 @@ async function sendAll(): Promise<boolean> {
   } catch (error) {
     store.dispatch(offline(undefined));
     if (error instanceof DoorShut) store.dispatch(shut());
+    if (error instanceof Again && error.says !== undefined) store.dispatch(toldLater(error.says));
     // without a connection the pages are made here, with what waits
     store.dispatch(api.util.invalidateTags(['World']));
     retryTimer = setTimeout(() => void flush(), retryMs);

@@ -24,6 +24,8 @@ export interface OutboxState {
   asOf?: string;
   /** The household does not let this device in: what was entered waits until it does. */
   shut: boolean;
+  /** Why the server takes nothing in for now, in its own words. */
+  notNow?: string;
   /** The device would not keep an entry: it waits in this page alone. */
   notKept: boolean;
 }
@@ -45,6 +47,7 @@ export const outboxSlice = createSlice({
       state.waiting = state.waiting.filter((w) => !gone.has(w.seq));
       state.online = true;
       state.shut = false;
+      delete state.notNow;
       if (state.waiting.length === 0) state.notKept = false;
     },
     /** Another tab of this device sent them. */
@@ -54,6 +57,9 @@ export const outboxSlice = createSlice({
     },
     shut: (state) => {
       state.shut = true;
+    },
+    toldLater: (state, action: PayloadAction<string>) => {
+      state.notNow = action.payload;
     },
     wasRefused: (state, action: PayloadAction<RefusedEntry>) => {
       state.refused.push(action.payload);
@@ -74,4 +80,4 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { loaded, added, sent, sentElsewhere, shut, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;
+export const { loaded, added, sent, sentElsewhere, shut, toldLater, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;

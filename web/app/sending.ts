@@ -12,7 +12,14 @@ export interface Answered {
 export type Post = (path: string, body: TamboEvent[] | WriteRequest | UndoRequest) => Promise<Response>;
 
 /** No answer yet: the same is sent again later. */
-export class Again extends Error {}
+export class Again extends Error {
+  /** Why, in the server's own words, when it gave any. */
+  readonly says: string | undefined;
+  constructor(message: string, says?: string) {
+    super(message);
+    this.says = says;
+  }
+}
 /** This device is not let in: everything is kept until it is. */
 export class DoorShut extends Error {}
 
@@ -29,8 +36,8 @@ type Verdict = 'answered' | 'broke' | 'unread';
  * What an answer's status means for what was sent.
  * @throws Again, DoorShut
  */
-function verdictOf(status: number): Verdict {
-  if (later.has(status)) throw new Again(`answered ${status}`);
+function verdictOf(status: number, says?: string): Verdict {
+  if (later.has(status)) throw new Again(`answered ${status}`, says);
   if (status === 401 || status === 403) throw new DoorShut(`answered ${status}`);
   if (status >= 500) return 'broke';
   return status < 300 || status === 409 || status === 422 ? 'answered' : 'unread';
@@ -70,8 +77,8 @@ export class Sender {
       '/events',
       batch.flatMap((e) => (e.kind === 'event' ? [e.body] : [])),
     );
-    const verdict = verdictOf(res.status);
     const body = await bodyOf<EventsBody>(res);
+    const verdict = verdictOf(res.status, body.message);
     if (verdict === 'answered' && body.answers) {
       const { answers } = body;
       return {
@@ -92,8 +99,8 @@ export class Sender {
   private async sendOne(entry: Waiting): Promise<Answered> {
     if (entry.kind === 'event') return this.sendEvents([entry]);
     const res = await this.post(entry.kind === 'write' ? '/writes' : '/undo', entry.body);
-    const verdict = verdictOf(res.status);
     const body = await bodyOf<{ message: string; refusals: Refusal[] }>(res);
+    const verdict = verdictOf(res.status, body.message);
     if (verdict === 'broke') return this.alone(entry, verdict, body);
     return { gone: [entry.seq], refused: res.ok ? [] : [this.no(entry, body.message, body.refusals)] };
   }

@@ -4,43 +4,14 @@ import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
 import type { HouseholdCounts, RestoreLook } from '#core/session';
 import { api, useBackupsQuery } from '../app/api.ts';
 import { useAppDispatch } from '../app/store.ts';
-import { JobError, postJson, putFile, useJob, type JobRun } from '../app/useJob.ts';
+import { JobProgress } from '../app/JobProgress.tsx';
+import { JobError, postJson, putFile, useJob } from '../app/useJob.ts';
+import { SecondPlace } from './SecondPlace.tsx';
 
 const sizeOf = (bytes: number): string =>
   bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))}\u00a0kB` : `${(bytes / 1_000_000).toFixed(1)}\u00a0MB`;
 
 const kinds = { daily: 'made by Tambo', hand: 'made by hand', before: 'made before a restore' } as const;
-
-function Running({ run }: { run: JobRun }) {
-  if (run.error)
-    return (
-      <p className="note bad" role="alert" style={{ marginTop: 12 }}>
-        {run.error.message}
-        {run.error.refusals.length > 0 && ` Expected ${run.error.refusals[0]?.expected ?? ''}, got ${run.error.refusals[0]?.got ?? ''}.`}
-      </p>
-    );
-  if (run.job?.state !== 'running') return null;
-  return (
-    <div className="row" style={{ marginTop: 12 }} role="status">
-      <div className="grow">
-        <div className="sub">{run.job.says}</div>
-        <div
-          className="bar"
-          role="progressbar"
-          aria-label={run.job.says}
-          aria-valuemin={0}
-          aria-valuemax={100}
-          aria-valuenow={Math.round(run.job.share * 100)}
-        >
-          <i style={{ width: `${run.job.share * 100}%` }} />
-        </div>
-      </div>
-      <button type="button" className="btn o s" onClick={run.stop}>
-        Stop
-      </button>
-    </div>
-  );
-}
 
 const rows: readonly (readonly [keyof HouseholdCounts, string])[] = [
   ['inStore', 'packs in store'],
@@ -141,6 +112,14 @@ export function Copies({ zone }: { zone: string }) {
     link.click();
   }, [made, name, dispatch]);
   const look = looking.job?.state === 'done' ? (looking.job.result as RestoreLook) : undefined;
+  const lookAt = (bring: () => Promise<Record<string, unknown>>): void => {
+    setProblem(undefined);
+    looking.start(async () => {
+      const { id, jobId } = await bring();
+      setRestoreId(String(id));
+      return String(jobId);
+    });
+  };
   const leave = (): void => {
     if (restoreId) void postJson('/restore/leave', { id: restoreId });
     looking.clear();
@@ -174,7 +153,7 @@ export function Copies({ zone }: { zone: string }) {
         >
           Back up now
         </button>
-        <Running run={making} />
+        <JobProgress run={making} />
         {made && name && (
           <p className="note good" style={{ marginTop: 12 }} role="status">
             Done. If it did not come down by itself: <a href={`/api/backup/${name}`}>{name}</a>
@@ -193,7 +172,7 @@ export function Copies({ zone }: { zone: string }) {
         )}
         <p className="sub" style={{ fontSize: 15 }}>
           Tambo makes one a day by itself and keeps 7 days, 4 weeks and 12 months of them, in {data?.folder ?? 'its folder'}. A copy on this
-          machine is lost with it: take one away now and then.
+          machine is lost with it: take one away now and then, or name a second place.
         </p>
         <ul className="rows" style={{ maxHeight: 320, overflow: 'auto' }} tabIndex={0} aria-label="Copies kept here">
           {(data?.copies ?? []).map((c) => (
@@ -203,13 +182,23 @@ export function Copies({ zone }: { zone: string }) {
                 <div className="sub">{kinds[c.kind]}</div>
               </div>
               <span className="quiet">{sizeOf(c.bytes)}</span>
-              <a className="link s" href={`/api/backup/${c.name}`} download>
+              <a className="link s" href={`/api/backup/${c.name}`} download aria-label={`Take the copy of ${sayDayYear(c.day)}`}>
                 take
               </a>
+              <button
+                type="button"
+                className="link s"
+                aria-label={`Look at the copy of ${sayDayYear(c.day)}`}
+                disabled={looking.job?.state === 'running'}
+                onClick={() => lookAt(() => postJson('/restore/copy', { name: c.name }))}
+              >
+                look
+              </button>
             </li>
           ))}
           {data?.copies.length === 0 && <li className="quiet">None yet. The first comes within the hour, or by the button above.</li>}
         </ul>
+        {data && <SecondPlace away={data.away} />}
       </section>
       <section className="card" aria-label="Restore or move in">
         <h2>Restore, or move in</h2>
@@ -228,16 +217,11 @@ export function Copies({ zone }: { zone: string }) {
               const file = e.currentTarget.files?.[0];
               e.currentTarget.value = '';
               if (!file) return;
-              setProblem(undefined);
-              looking.start(async () => {
-                const up = await putFile('/restore', file);
-                setRestoreId(String(up.id));
-                return String(up.jobId);
-              });
+              lookAt(() => putFile('/restore', file));
             }}
           />
         </label>
-        <Running run={looking} />
+        <JobProgress run={looking} />
         {look && <LookAt look={look} zone={zone} onTake={take} onLeave={leave} busy={busy} />}
         {problem && (
           <p className="note bad" role="alert" style={{ marginTop: 12 }}>

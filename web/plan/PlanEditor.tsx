@@ -96,7 +96,7 @@ export function Editor({ initial, stored, recipes }: { initial: Session; stored:
         title={stored === null ? 'Plan a session' : name || 'Session'}
         lead={`${countOf(picks.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
-        {!stored === null && (
+        {stored !== null && (
           <button type="button" className="btn o" onClick={() => void remove()}>
             Take it off the plan
           </button>

@@ -4,6 +4,7 @@ import { asksAboutDinner } from '#core/session';
 import { useFrameQuery, useTodayQuery } from '../app/api.ts';
 import { Cautions, NotFor, Waiting } from '../app/ui.tsx';
 import { PrintAgain } from './PrintAgain.tsx';
+import { TakeCopy } from './TakeCopy.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { missing, steps } from '../welcome/steps.ts';
@@ -87,6 +88,7 @@ export function TodayPage() {
           <Cautions list={data.cautions} title="When it comes out of the freezer" />
         </>
       )}
+      {data.takeCopy && <TakeCopy />}
     </main>
   );
 }

@@ -1,0 +1,33 @@
+import type { JobRun } from './useJob.ts';
+
+/** How far a long job has come, with a way to stop it, or why it did not work. */
+export function JobProgress({ run }: { run: JobRun }) {
+  if (run.error)
+    return (
+      <p className="note bad" role="alert" style={{ marginTop: 12 }}>
+        {run.error.message}
+        {run.error.refusals.length > 0 && ` Expected ${run.error.refusals[0]?.expected ?? ''}, got ${run.error.refusals[0]?.got ?? ''}.`}
+      </p>
+    );
+  if (run.job?.state !== 'running') return null;
+  return (
+    <div className="row" style={{ marginTop: 12 }} role="status">
+      <div className="grow">
+        <div className="sub">{run.job.says}</div>
+        <div
+          className="bar"
+          role="progressbar"
+          aria-label={run.job.says}
+          aria-valuemin={0}
+          aria-valuemax={100}
+          aria-valuenow={Math.round(run.job.share * 100)}
+        >
+          <i style={{ width: `${run.job.share * 100}%` }} />
+        </div>
+      </div>
+      <button type="button" className="btn o s" onClick={run.stop}>
+        Stop
+      </button>
+    </div>
+  );
+}
