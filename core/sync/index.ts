@@ -1,1 +1,1 @@
-export { differencesOf, mergeDocuments, type Difference, type Merged } from './merge.ts';
+export { differencesOf, mergeDocuments, type Difference, type Merged, type NameOf } from './merge.ts';

@@ -69,25 +69,33 @@ export interface Difference {
   mine: unknown;
 }
 
-const nameOf = (record: Fields | undefined): string | undefined => {
-  const name = record?.name ?? record?.text ?? record?.written;
+/** What a record is called; undefined when it has no name of its own. */
+export type NameOf = (record: Readonly<Record<string, unknown>>) => string | undefined;
+
+const ownName: NameOf = (record) => {
+  const name = record.name ?? record.text ?? record.written;
   return typeof name === 'string' && name !== '' ? name : undefined;
 };
 
-function differing(here: unknown, mine: unknown, path: string, names: string[]): Difference[] {
+function differing(here: unknown, mine: unknown, path: string, names: string[], nameOf: NameOf): Difference[] {
   if (same(here, mine)) return [];
+  const called = (record: Fields | undefined): string | undefined => record && (ownName(record) ?? nameOf(record));
   if (isFields(here) && isFields(mine))
     return [...new Set([...Object.keys(here), ...Object.keys(mine)])].flatMap((k) =>
-      differing(here[k], mine[k], joined(path, k), [...names, k]),
+      differing(here[k], mine[k], joined(path, k), [...names, k], nameOf),
     );
   if (withIds(here) && withIds(mine)) {
     const [h, m] = [byId(here), byId(mine)];
     return [...new Set([...h.keys(), ...m.keys()])].flatMap((id) =>
-      differing(h.get(id), m.get(id), joined(path, id), [...names, nameOf(m.get(id)) ?? nameOf(h.get(id)) ?? 'one']),
+      differing(h.get(id), m.get(id), joined(path, id), [...names, called(m.get(id)) ?? called(h.get(id)) ?? 'one'], nameOf),
     );
   }
   return [{ path: path === '' ? '(whole)' : path, names, here, mine }];
 }
 
-/** Where two documents differ, field by field. */
-export const differencesOf = (here: unknown, mine: unknown): Difference[] => differing(here, mine, '', []);
+/**
+ * Where two documents differ, field by field.
+ * @param nameOf what records without a name of their own are called, such as a dish of a session
+ */
+export const differencesOf = (here: unknown, mine: unknown, nameOf: NameOf = () => undefined): Difference[] =>
+  differing(here, mine, '', [], nameOf);

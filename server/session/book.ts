@@ -27,7 +27,8 @@ function lately(db: Db): EatenEntry[] {
 export const bookOf = (db: Db): Book => ({
   storeId: storeId(db),
   unreadable: () => keptSince(db, 'unreadable', () => unreadableDocuments(db), 'documents'),
-  clashes: () => keptSince(db, 'clashes', () => openClashes(db), 'documents'),
+  // few, and no log tells of them
+  clashes: () => openClashes(db),
   changes: () => versionOf(db).changes,
   sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
   recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),

@@ -1,7 +1,7 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { readDocument, upcast, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
 import type { ClashBrief } from '#core/session';
-import { differencesOf } from '#core/sync';
+import { differencesOf, type NameOf } from '#core/sync';
 import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
 
 const t = schema.clash;
@@ -40,6 +40,12 @@ export function dropClashes(tx: Db, writeId: string, by: string): number {
   if (rows.length > 0) tx.update(t).set({ settledBy: by }).where(open).run();
   return rows.length;
 }
+
+/** A dish of a session is called by its recipe. */
+const dishName =
+  (db: Db): NameOf =>
+  ({ recipeId }) =>
+    typeof recipeId === 'string' ? documentById(db, 'recipe', recipeId)?.name : undefined;
 
 /** Fields of a revision that differ by being another one. */
 const ofItself: ReadonlySet<string> = new Set(['id', 'madeAt']);
@@ -85,6 +91,6 @@ export const openClashes = (db: Db): ClashBrief[] =>
         device: c.device,
         here,
         mine,
-        differences: c.table === 'recipe' ? ofRecipes(db, here, mine) : differencesOf(here, mine),
+        differences: c.table === 'recipe' ? ofRecipes(db, here, mine) : differencesOf(here, mine, dishName(db)),
       };
     });

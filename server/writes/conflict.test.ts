@@ -36,6 +36,7 @@ describe('one document changed on two devices', () => {
   it('keeps both where they cannot stand together, asks, and does what the cook says', async () => {
     const was = await household();
     await write('phone', 'household', { ...was, dinnerAt: '19:15' }, was);
+    expect((await get<FrameAnswer>('/frame')).clashes).toEqual([]);
     const res = await write('laptop', 'household', { ...was, dinnerAt: '17:30', parDays: 11 }, was);
     expect(res.status).toBe(200);
     expect(res.body).toMatchObject({ changed: 0, asked: [{ table: 'household', id: 'household' }] });

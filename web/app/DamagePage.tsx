@@ -1,3 +1,4 @@
+import { Stack } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
 import type { RestoreLook } from '#core/session';
@@ -31,82 +32,84 @@ export function DamagePage() {
   return (
     <main className="page">
       <PageHead title="The household’s file is damaged" lead="Nothing was changed, and what you enter waits on this device." />
-      <section className="card" aria-label="What happened">
-        <p>{data.damage?.why ?? 'It has been mended.'}</p>
-        <p className="quiet">
-          A disk that fails, a power cut or another program may have done it. The damaged file stays in its folder ({data.file}) under
-          another name, for whoever can still read something from it.
-        </p>
-      </section>
-      <section className="card" aria-label="Take a copy">
-        <h2>Put a copy in its place</h2>
-        {data.copies.length === 0 ? (
+      <Stack>
+        <section className="card" aria-label="What happened">
+          <p>{data.damage?.why ?? 'It has been mended.'}</p>
           <p className="quiet">
-            There is no copy in Tambo’s folder. If you have taken one away, put the file into its “backups” folder and look again.
+            A disk that fails, a power cut or another program may have done it. The damaged file stays in its folder ({data.file}) under
+            another name, for whoever can still read something from it.
           </p>
-        ) : (
-          <ul className="rows">
-            {data.copies.map((c, i) => (
-              <li key={c.name}>
-                <div className="grow">
-                  <b>{sayDayYear(c.day)}</b>
-                  <div className="sub">
-                    made at {clockOf(c.madeAt, zone)}
-                    {i === 0 ? ', the newest' : ''}
-                  </div>
-                </div>
-                <button
-                  type="button"
-                  className={i === 0 ? 'btn' : 'btn o'}
-                  disabled={looking.job?.state === 'running'}
-                  onClick={() =>
-                    looking.start(async () => {
-                      const { id, jobId } = await postJson('/restore/copy', { name: c.name });
-                      setChosen({ id: String(id), name: c.name });
-                      return String(jobId);
-                    })
-                  }
-                >
-                  Look at it
-                </button>
-              </li>
-            ))}
-          </ul>
-        )}
-        <JobProgress run={looking} />
-        {look && chosen && (
-          <div className="note good" style={{ marginTop: 12 }}>
-            <p>
-              This copy is whole: {look.manifest.household}, {look.manifest.counts.inStore} packs in store, {look.manifest.counts.events}{' '}
-              entries, made on {sayDayYear(dayOf(look.manifest.madeAt, zone))}. What was entered after that is only in the damaged file, and
-              what still waits on a device is sent as ever.
+        </section>
+        <section className="card" aria-label="Take a copy">
+          <h2>Put a copy in its place</h2>
+          {data.copies.length === 0 ? (
+            <p className="quiet">
+              There is no copy in Tambo’s folder. If you have taken one away, put the file into its “backups” folder and look again.
             </p>
-            <button type="button" className="btn" style={{ marginTop: 10 }} onClick={() => act('/restore/take', { id: chosen.id })}>
-              Put this copy in place
+          ) : (
+            <ul className="rows">
+              {data.copies.map((c, i) => (
+                <li key={c.name}>
+                  <div className="grow">
+                    <b>{sayDayYear(c.day)}</b>
+                    <div className="sub">
+                      made at {clockOf(c.madeAt, zone)}
+                      {i === 0 ? ', the newest' : ''}
+                    </div>
+                  </div>
+                  <button
+                    type="button"
+                    className={i === 0 ? 'btn' : 'btn o'}
+                    disabled={looking.job?.state === 'running'}
+                    onClick={() =>
+                      looking.start(async () => {
+                        const { id, jobId } = await postJson('/restore/copy', { name: c.name });
+                        setChosen({ id: String(id), name: c.name });
+                        return String(jobId);
+                      })
+                    }
+                  >
+                    Look at it
+                  </button>
+                </li>
+              ))}
+            </ul>
+          )}
+          <JobProgress run={looking} />
+          {look && chosen && (
+            <div className="note good" style={{ marginTop: 12 }}>
+              <p>
+                This copy is whole: {look.manifest.household}, {look.manifest.counts.inStore} packs in store, {look.manifest.counts.events}{' '}
+                entries, made on {sayDayYear(dayOf(look.manifest.madeAt, zone))}. What was entered after that is only in the damaged file,
+                and what still waits on a device is sent as ever.
+              </p>
+              <button type="button" className="btn" style={{ marginTop: 10 }} onClick={() => act('/restore/take', { id: chosen.id })}>
+                Put this copy in place
+              </button>
+            </div>
+          )}
+        </section>
+        <section className="card" aria-label="Begin anew">
+          <h2>Or begin anew</h2>
+          <p className="quiet">
+            The damaged file is put aside and Tambo begins with an empty household. A copy can still be put in place later.
+          </p>
+          {sure ? (
+            <div className="row" style={{ marginTop: 10 }}>
+              <button type="button" className="btn" onClick={() => act('/damage/aside', {})}>
+                Yes, begin with nothing
+              </button>
+              <button type="button" className="btn o" onClick={() => setSure(false)}>
+                No
+              </button>
+            </div>
+          ) : (
+            <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => setSure(true)}>
+              Put the file aside
             </button>
-          </div>
-        )}
-      </section>
-      <section className="card" aria-label="Begin anew">
-        <h2>Or begin anew</h2>
-        <p className="quiet">
-          The damaged file is put aside and Tambo begins with an empty household. A copy can still be put in place later.
-        </p>
-        {sure ? (
-          <div className="row" style={{ marginTop: 10 }}>
-            <button type="button" className="btn" onClick={() => act('/damage/aside', {})}>
-              Yes, begin with nothing
-            </button>
-            <button type="button" className="btn o" onClick={() => setSure(false)}>
-              No
-            </button>
-          </div>
-        ) : (
-          <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => setSure(true)}>
-            Put the file aside
-          </button>
-        )}
-      </section>
+          )}
+        </section>
+      </Stack>
       {problem && (
         <p className="note bad" role="alert">
           {problem}

@@ -1,6 +1,6 @@
 import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
-import { Link, Outlet, useNavigation } from 'react-router';
+import { Link, Outlet, useLocation, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
 import type { FrameAnswer } from '#core/session';
 import { useFrameQuery } from './api.ts';
@@ -36,10 +36,11 @@ type Open = 'find' | 'code' | 'keys' | 'more' | undefined;
 
 /** What the household has to be asked about, by name. */
 function ToSettle({ data }: { data: FrameAnswer | undefined }) {
+  const { pathname } = useLocation();
   const [clash] = data?.clashes ?? [];
   const [broken] = data?.unreadable ?? [];
   const more = (data?.clashes.length ?? 0) + (data?.unreadable.length ?? 0) - 1;
-  if (!clash && !broken) return null;
+  if ((!clash && !broken) || pathname === '/settle') return null;
   return (
     <div className="banner note warn row" role="status">
       <span className="grow">

@@ -1,3 +1,4 @@
+import { Stack } from '@mantine/core';
 import { Link } from 'react-router';
 import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { ClashBrief, Unreadable } from '#core/session';
@@ -19,7 +20,7 @@ function Clash({ clash, zone }: { clash: ClashBrief; zone: string }) {
     <section className="card" aria-label={name}>
       <h2>{name}</h2>
       <p className="quiet">
-        {documentWords[table]} was changed in two places. “{clash.label}” came from {other} on {sayWeekday(dayOf(clash.at, zone))} at{' '}
+        {documentWords[table]}, changed in two places: “{clash.label}” came from {other} on {sayWeekday(dayOf(clash.at, zone))} at{' '}
         {clockOf(clash.at, zone)}, made before it had heard of the other change. Both are kept until you choose.
       </p>
       <table className="plain" style={{ marginTop: 10 }}>
@@ -62,7 +63,7 @@ function Broken({ broken, zone }: { broken: Unreadable; zone: string }) {
     <section className="card" aria-label={name}>
       <h2>{name}</h2>
       <p className="quiet">
-        {documentWords[broken.table]} cannot be read, so it is left out everywhere; nothing of it is lost. What is wrong: {broken.why}.
+        {documentWords[broken.table]}. It cannot be read, so it is left out everywhere; nothing of it is lost. What is wrong: {broken.why}.
       </p>
       {last && (
         <p className="sub">
@@ -113,12 +114,14 @@ export function SettlePage() {
           </Link>
         </Empty>
       )}
-      {data.clashes.map((c) => (
-        <Clash key={c.id} clash={c} zone={zone} />
-      ))}
-      {data.unreadable.map((u) => (
-        <Broken key={`${u.table} ${u.id}`} broken={u} zone={zone} />
-      ))}
+      <Stack>
+        {data.clashes.map((c) => (
+          <Clash key={c.id} clash={c} zone={zone} />
+        ))}
+        {data.unreadable.map((u) => (
+          <Broken key={`${u.table} ${u.id}`} broken={u} zone={zone} />
+        ))}
+      </Stack>
     </main>
   );
 }
