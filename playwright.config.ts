@@ -1,8 +1,8 @@
 import { defineConfig } from '@playwright/test';
-import { existsSync } from 'node:fs';
 import { chromiumArgs } from './scripts/server.mjs';
+import { findChromium } from './scripts/setup.mjs';
 
-const executablePath = [process.env.TAMBO_CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((f) => f && existsSync(f));
+const executablePath = findChromium();
 
 /** Every test starts its own server, database and clock over the built app. */
 export default defineConfig({

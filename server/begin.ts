@@ -36,7 +36,10 @@ export function begin(folder: DataFolder, migrationsFolder: string, swap: Unfini
     swap?.opened();
     return { open, ...(swap && { startSaid: swap.says }) };
   } catch (error) {
-    if (swap) return { open: openDb(folder.dbFile, migrationsFolder), startSaid: swap.back() };
+    if (swap) {
+      const startSaid = swap.back();
+      return { open: openDb(folder.dbFile, migrationsFolder), startSaid };
+    }
     if (error instanceof NewerDatabase && process.env.TAMBO_LOOK === '1') return { open: openToLook(folder.dbFile), looking: true };
     if (troubleOf(error)?.kind !== 'damaged') throw error;
     return {

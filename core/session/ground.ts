@@ -23,6 +23,9 @@ import { eatenUnits, type EatenDay } from './supply.ts';
 import { newestWord, saidOfTable } from './table.ts';
 import { scaleOptionsOf, type World } from './world.ts';
 
+/** Raise when a page of before could not read it: a device then keeps the household anew. */
+export const groundVersion = 2;
+
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
 export interface Ground {
   storeId: string;

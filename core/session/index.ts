@@ -1,5 +1,5 @@
 export * from './answer/index.ts';
-export { afterWaiting, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
+export { afterWaiting, groundVersion, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
 export { batchView, cubeMlOf, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
 export { countedPacks } from './countPacks.ts';
 export { dinnerFood, dinnerQuarters, dinnersLeft, type DinnerFood } from './dinners.ts';

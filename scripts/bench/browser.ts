@@ -4,6 +4,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import type { RunningServer } from '../server.mjs';
 import { chromiumArgs } from '../server.mjs';
+import { findChromium } from '../setup.mjs';
 import { five, note, wait } from './figures.ts';
 
 const root = path.resolve(import.meta.dirname, '../..');
@@ -51,6 +52,24 @@ async function firstVisit(browser: Browser, address: string): Promise<void> {
   note(`Initial JavaScript, gzipped (${initial.length} files)`, bytes / 1000, 300, 'kB');
 }
 
+/** Entries that waited: put into the queue as the page does, sent when the network is back. */
+async function queued(page: Page, packId: string, many: number, name: string, targetMs: number): Promise<void> {
+  await page.context().setOffline(true);
+  await page.evaluate(
+    `new Promise((resolve) => { const open = indexedDB.open('tambo'); open.onsuccess = () => { const db = open.result; const tx = db.transaction('queue', 'readwrite');
+      for (let n = 0; n < ${many}; n += 1) tx.objectStore('queue').add({ kind: 'event', label: 'bench', body: { id: 'bench-offline-${many}-' + n, type: 'moved', subjects: ['${packId}'],
+        instant: new Date(Date.parse('2026-11-24T15:00:00.000Z') + n).toISOString(), device: 'offline', counter: n, version: 1, data: { placeId: 'place_shed', zoneId: n % 2 ? 'shed_left' : 'shed_right' } } });
+      tx.oncomplete = () => { db.close(); resolve(); }; }; })`,
+  );
+  await page.reload();
+  await painted(page);
+  await page.getByText(`${many} entries wait`).waitFor();
+  const from = performance.now();
+  await page.context().setOffline(false);
+  while ((await rows(page, 'queue')) > 0) await wait(20);
+  note(name, performance.now() - from, targetMs, 'ms');
+}
+
 async function offline(browser: Browser, address: string): Promise<void> {
   const context = await browser.newContext(look);
   const page = await context.newPage();
@@ -72,27 +91,15 @@ async function offline(browser: Browser, address: string): Promise<void> {
     'ms',
   );
 
-  // a thousand entries that waited: put into the queue as the page does, sent when the network is back
   const { packId } = ((await (await fetch(`${address}/api/store`)).json()) as { packs: { packId: string }[] }).packs[0] ?? { packId: '' };
-  await page.evaluate(
-    `new Promise((resolve) => { const open = indexedDB.open('tambo'); open.onsuccess = () => { const db = open.result; const tx = db.transaction('queue', 'readwrite');
-      for (let n = 0; n < 1000; n += 1) tx.objectStore('queue').add({ kind: 'event', label: 'bench', body: { id: 'bench-offline-' + n, type: 'moved', subjects: ['${packId}'],
-        instant: new Date(Date.parse('2026-11-24T15:00:00.000Z') + n).toISOString(), device: 'offline', counter: n, version: 1, data: { placeId: 'place_shed', zoneId: n % 2 ? 'shed_left' : 'shed_right' } } });
-      tx.oncomplete = () => { db.close(); resolve(); }; }; })`,
-  );
-  await page.reload();
-  await painted(page);
-  await page.getByText('1000 entries wait').waitFor();
-  const from = performance.now();
-  await context.setOffline(false);
-  while ((await rows(page, 'queue')) > 0) await wait(20);
-  note('1,000 queued entries synced', performance.now() - from, 3000, 'ms');
+  await queued(page, packId, 1000, '1,000 queued entries synced', 3000);
+  await queued(page, packId, 10_000, '10,000 queued entries synced, after a week away', 15_000);
   await context.close();
 }
 
 /** What a browser shows and when. */
 export async function inBrowser(server: RunningServer): Promise<void> {
-  const browser = await chromium.launch({ executablePath: process.env.TAMBO_CHROMIUM ?? '/usr/bin/chromium', args: chromiumArgs });
+  const browser = await chromium.launch({ executablePath: findChromium() ?? '/usr/bin/chromium', args: chromiumArgs });
   await firstVisit(browser, server.address);
   await offline(browser, server.address);
   await browser.close();

@@ -7,6 +7,7 @@ import { testLine, testRevision } from '../../core/recipe/fixtures.ts';
 import { demoContainers, demoEquipment } from '../../server/demo/kitchen.ts';
 import type { RunningServer } from '../server.mjs';
 import { chromiumArgs } from '../server.mjs';
+import { findChromium } from '../setup.mjs';
 import { five, note, p95, timed } from './figures.ts';
 
 const rules: readonly ScalingRule[] = [
@@ -117,7 +118,7 @@ export async function typeOnThePage(server: RunningServer): Promise<void> {
     body: JSON.stringify({ writeId: 'bench-write', device: 'bench', instant: '2026-11-24T16:00:00.000Z', label: 'Bench', changes }),
   });
   if (!res.ok) throw new Error(`bench recipe refused: ${await res.text()}`);
-  const browser = await chromium.launch({ executablePath: process.env.TAMBO_CHROMIUM ?? '/usr/bin/chromium', args: chromiumArgs });
+  const browser = await chromium.launch({ executablePath: findChromium() ?? '/usr/bin/chromium', args: chromiumArgs });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
   await page.addInitScript(keyScript);
   await page.goto(`${server.address}/recipes/bench-recipe?units=both`);

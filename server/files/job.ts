@@ -44,7 +44,11 @@ export type JobMessage =
   | { type: 'done'; result: JobResults[Job['kind']] }
   | { type: 'failed'; message: string; refusals: { path: string; expected: string; got: string }[] };
 
-const send = (message: JobMessage): void => void process.send?.(message);
+/** Tells the server; one that has gone waits for nothing any more. */
+const send = (message: JobMessage): void =>
+  void process.send?.(message, undefined, undefined, (error) => {
+    if (error) process.exit(0);
+  });
 
 process.once('message', (job: Job) => {
   const tell = (progress: Progress): void => send({ type: 'progress', progress });

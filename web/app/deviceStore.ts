@@ -12,7 +12,7 @@ interface Shape extends DBSchema {
   /** What the server would not take, until the cook has seen it. */
   refused: { key: number; value: RefusedEntry };
   /** The household as it was last heard, as text. */
-  kept: { key: 'household'; value: { storeId: string; at: string; text: string } };
+  kept: { key: 'household'; value: { storeId: string; at: string; text: string; version?: number } };
 }
 
 let opened: Promise<IDBPDatabase<Shape>> | undefined;

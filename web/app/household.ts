@@ -1,4 +1,4 @@
-import type { Ground, WaitingEntries } from '#core/session';
+import { groundVersion, type Ground, type WaitingEntries } from '#core/session';
 import { now } from './clock.ts';
 import { stockCodes } from './codes.ts';
 import { deviceStore } from './deviceStore.ts';
@@ -35,7 +35,7 @@ async function keep(): Promise<void> {
     // another household now lives at this address: its answers must not be mixed with the old one's
     if (last && last.storeId !== storeId) await caches.delete('tambo-answers').catch(() => false);
     const tx = db.transaction(['kept', 'sent'], 'readwrite');
-    await tx.objectStore('kept').put({ storeId, at: now(), text }, 'household');
+    await tx.objectStore('kept').put({ storeId, at: now(), text, version: groundVersion }, 'household');
     for (const seq of before) await tx.objectStore('sent').delete(seq);
     await tx.done;
     sentSince = sentSince.filter((w) => !before.includes(w.seq));
@@ -58,7 +58,8 @@ export async function keptHousehold(): Promise<{ ground: Ground; at: string } | 
   const row = await deviceStore()
     .then((db) => db.get('kept', 'household'))
     .catch(() => undefined);
-  if (!row) return undefined;
+  // kept by an older page: it is kept anew at the next connection, and what waits stays in its queue
+  if (row?.version !== groundVersion) return undefined;
   if (parsed?.text !== row.text) parsed = { text: row.text, ground: JSON.parse(row.text) as Ground };
   return { ground: parsed.ground, at: row.at };
 }

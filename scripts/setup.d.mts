@@ -1,0 +1,2 @@
+/** The browser that the tests, pictures and benches run in. */
+export function findChromium(): string | undefined;
