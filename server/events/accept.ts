@@ -1,7 +1,7 @@
 import { eventSchema, refusals, streamOf, upcast, versions, type Instant, type Refusal, type TamboEvent } from '#core/contract';
 import { isCode } from '#core/pack';
 import { documentById, referenceMoved, type Db } from '../db/index.ts';
-import { eventFrom, project } from './project.ts';
+import { eventFrom, project, settleLate } from './project.ts';
 import { statements } from './statements.ts';
 
 export type EventAnswer = { id: string; status: 'kept' | 'known' } | { id: string; status: 'refused'; refusals: Refusal[] };
@@ -64,7 +64,7 @@ function readNow(value: unknown): ReturnType<typeof eventSchema.safeParse> {
 }
 
 /** Keeps one event inside a transaction of the caller's. What is refused has written nothing. */
-function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
+function acceptOne(db: Db, value: unknown, receivedAt: Instant, late: Set<string>): EventAnswer {
   const parsed = readNow(value);
   const id = typeof value === 'object' && value !== null && 'id' in value && typeof value.id === 'string' ? value.id : '';
   if (!parsed.success) return { id, status: 'refused', refusals: refusals(parsed.error, value) };
@@ -83,7 +83,7 @@ function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
   if (unknown.length > 0) return { id: event.id, status: 'refused', refusals: unknown };
   addEvent.run({ ...event, stream: streamOf[event.type], receivedAt });
   for (const subject of new Set(event.subjects)) addSubject.run({ subject, eventId: event.id });
-  project(db, event);
+  project(db, event, late);
   if (event.type === 'trimmed' || event.type === 'undone') referenceMoved();
   return { id: event.id, status: 'kept' };
 }
@@ -95,7 +95,12 @@ function acceptOne(db: Db, value: unknown, receivedAt: Instant): EventAnswer {
  */
 export const acceptEvents = (db: Db, values: readonly unknown[], receivedAt: Instant): EventAnswer[] =>
   // the prepared statements belong to the database itself and run in its transaction
-  db.transaction(() => values.map((value) => acceptOne(db, value, receivedAt)));
+  db.transaction(() => {
+    const late = new Set<string>();
+    const answers = values.map((value) => acceptOne(db, value, receivedAt, late));
+    settleLate(db, late);
+    return answers;
+  });
 
 /** Keeps one event (see {@link acceptEvents}). */
 export const acceptEvent = (db: Db, value: unknown, receivedAt: Instant): EventAnswer =>

@@ -148,19 +148,29 @@ function refold(db: Db, packId: string): void {
   for (const e of effective(events)) if (e.type === 'eaten') addEaten.run({ ...eatenRow(packId, filled.data, e) });
 }
 
-/** Brings the projection up to one new event, in that event's own transaction. */
-export function project(db: Db, event: TamboEvent): void {
+/** Folds anew the packs that late events and undos of a list have touched, each once. */
+export function settleLate(db: Db, late: ReadonlySet<string>): void {
+  for (const packId of late) refold(db, packId);
+}
+
+/**
+ * Brings the projection up to one new event, in that event's own transaction.
+ * @param late packs that are to be folded anew once the whole list is kept (see {@link settleLate}): a device that comes back after a week brings
+ *   thousands of late events for a few packs
+ */
+export function project(db: Db, event: TamboEvent, late: Set<string>): void {
   const { pack: packStatement, putPack, addEaten } = statements(db);
   for (const subject of event.subjects) {
+    if (late.has(subject)) continue;
     const row = packStatement.get({ packId: subject });
     if (!row && event.type !== 'filled') {
-      if (event.type === 'undone') refold(db, subject);
+      if (event.type === 'undone') late.add(subject);
       continue;
     }
     const inOrder =
       !row || byOrder({ ...event, instant: row.lastInstant, device: row.lastDevice, counter: row.lastCounter, id: '' }, event) < 0;
     if (event.type === 'undone' || !inOrder) {
-      refold(db, subject);
+      late.add(subject);
       continue;
     }
     const before = row && wholePack(row.filled as EventData<'filled'>, row.changes, subject);

@@ -50,8 +50,8 @@ const compressionLevel = 1;
  * A copy as the disk gives it back: the manifest, the database and the export by size and digest. Every row has been read for the export of the same bytes.
  * @throws BadFile when it is not what was written
  */
-async function readBack(file: string, written: Manifest, databaseOut: string): Promise<void> {
-  const read = await unpack(file, databaseOut, written.migrations, () => undefined, { exportToo: true });
+async function readBack(file: string, written: Manifest): Promise<void> {
+  const read = await unpack(file, undefined, written.migrations, () => undefined, { exportToo: true });
   if (JSON.stringify(read) !== JSON.stringify(written))
     throw new BadFile('The copy is not what was written.', 'its manifest', 'another one');
 }
@@ -72,8 +72,7 @@ export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupO
   const copy = `${out}.copy.sqlite`;
   const json = `${out}.export.json`;
   const part = `${out}.part`;
-  const back = `${out}.back.sqlite`;
-  const temporary = [back, copy, `${copy}-wal`, `${copy}-shm`, json, part];
+  const temporary = [copy, `${copy}-wal`, `${copy}-shm`, json, part];
   for (const f of temporary) rmSync(f, { force: true });
   try {
     tell({ share: 0.02, says: 'Copying the database' });
@@ -119,7 +118,7 @@ export async function makeBackup({ dbFile, migrationsFolder, out, now }: BackupO
     zip.end();
     await once(written, 'close');
     tell({ share: 0.9, says: 'Reading it back' });
-    await readBack(part, manifest, back);
+    await readBack(part, manifest);
     powerCutAt('copy:read');
     renameSync(part, out);
     tell({ share: 1, says: 'Done' });
