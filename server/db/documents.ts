@@ -40,12 +40,33 @@ function readRow(db: Db, table: DocumentTable, { id, text, version }: Row): Read
   return read;
 }
 
+const asked = (db: Db, table: DocumentTable) => {
+  const t = documents[table];
+  const columns = { id: t.id, text: sql<string>`cast(${t.data} as text)`, version: t.version };
+  const living = eq(t.deleted, false);
+  return {
+    all: db
+      .select(columns)
+      .from(t)
+      .where(living)
+      .orderBy(sql`rowid`)
+      .prepare(),
+    one: db
+      .select(columns)
+      .from(t)
+      .where(and(living, eq(t.id, sql.placeholder('id'))))
+      .prepare(),
+  };
+};
+const statements = new WeakMap<Db, Map<DocumentTable, ReturnType<typeof asked>>>();
+
 /** Living rows of a table, in the order they were made; as text, which is what tells whether one has changed. */
 function livingRows(db: Db, table: DocumentTable, id?: string): Row[] {
-  const t = documents[table];
-  return db.all<Row>(
-    sql`select ${t.id} as id, cast(${t.data} as text) as text, ${t.version} as version from ${t} where ${t.deleted} = 0 ${id === undefined ? sql`` : sql`and ${t.id} = ${id}`} order by rowid`,
-  );
+  const tables = statements.get(db) ?? new Map<DocumentTable, ReturnType<typeof asked>>();
+  statements.set(db, tables);
+  const made = tables.get(table) ?? asked(db, table);
+  tables.set(table, made);
+  return id === undefined ? made.all.all() : made.one.all({ id });
 }
 
 /** All living documents of a table that can be read, in the order they were made (see {@link unreadableDocuments}). */

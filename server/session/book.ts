@@ -4,10 +4,10 @@ import { addDays } from '#core/kitchen';
 import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type World } from '#core/session';
 import { allDocuments, referenceRows, schema, storeId, unreadableDocuments, type Db } from '../db/index.ts';
 import { openClashes } from '../writes/index.ts';
-import { eventsOf, tableEvents } from '../events/index.ts';
+import { tableEvents } from '../events/index.ts';
 import type { Context } from '../http.ts';
 import { keptSince, versionOf } from './kept.ts';
-import { dinnerLogged, eatenDays, packsOfSession, worldOf } from './world.ts';
+import { dinnerLogged, eatenDays, eventsOfSession, packsOfSession, worldOf } from './world.ts';
 
 /** Meals that the log lists at most. */
 const latelyShown = 24;
@@ -32,7 +32,7 @@ export const bookOf = (db: Db): Book => ({
   changes: () => versionOf(db).changes,
   sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
   recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
-  eventsOf: (id) => eventsOf(db, id),
+  eventsOf: (id) => eventsOfSession(db, id),
   packsOf: (id) => packsOfSession(db, id),
   eatenDays: (today) => eatenDays(db, today),
   dinnerLogged: (day) => dinnerLogged(db, day),

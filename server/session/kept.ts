@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import type { EventType } from '#core/contract';
 import { schema, type Db } from '../db/index.ts';
 
 /** Both logs only ever grow, so the newest of each says how far they have come. */
@@ -7,11 +8,21 @@ export interface Version {
   changes: number;
 }
 
+const newestOf = (db: Db) =>
+  db
+    .select({
+      events: sql<number>`coalesce((select max(rowid) from ${schema.event}), 0)`,
+      changes: sql<number>`coalesce((select max(id) from ${schema.change}), 0)`,
+    })
+    .from(sql`(select 1)`)
+    .prepare();
+const prepared = new WeakMap<Db, ReturnType<typeof newestOf>>();
+
+/** Asked before each value that was kept, so its statement is made once. */
 export function versionOf(db: Db): Version {
-  const newest = db.get<{ events: number | null; changes: number | null }>(
-    sql`select (select max(rowid) from ${schema.event}) as events, (select max(id) from ${schema.change}) as changes`,
-  );
-  return { events: newest.events ?? 0, changes: newest.changes ?? 0 };
+  const statement = prepared.get(db) ?? newestOf(db);
+  prepared.set(db, statement);
+  return statement.get() ?? { events: 0, changes: 0 };
 }
 
 interface Kept {
@@ -40,6 +51,15 @@ export function keptSince<T>(db: Db, name: string, make: (before?: { value: T; v
   const value = make(found && { value: found.value as T, version: found.version });
   values.set(name, { version, value });
   return value;
+}
+
+/** Whether anything of these types was logged since. */
+export function loggedSince(db: Db, events: number, types: readonly EventType[]): boolean {
+  const list = sql.join(
+    types.map((t) => sql`${t}`),
+    sql`, `,
+  );
+  return db.all(sql`select 1 from event where rowid > ${events} and type in (${list}) limit 1`).length > 0;
 }
 
 /** More entries than this are not looked at one by one. */

@@ -1,5 +1,5 @@
-import { and, count, eq, gte, inArray, ne, sql, sum } from 'drizzle-orm';
-import type { Eater, Household, Recipe, Revision } from '#core/contract';
+import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
+import type { Eater, Household, Recipe, Revision, TamboEvent } from '#core/contract';
 import {
   addDays,
   groupOf,
@@ -27,7 +27,7 @@ import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { eventsOf, newestOfTable, packsWhere, tableEvents, yieldEvents } from '../events/index.ts';
-import { keptSince, touchedSince } from './kept.ts';
+import { keptSince, loggedSince, touchedSince } from './kept.ts';
 
 /** What a household is before anybody has said anything. */
 export const newHousehold: Household = {
@@ -156,11 +156,37 @@ function stockOf(db: Db): ReadonlyMap<string, PackState> {
 export const packsInStore = (db: Db): PackState[] =>
   keptSince(db, 'packs', () => [...stockOf(db).values()].sort((a, b) => (a.code < b.code ? -1 : 1)));
 
-/** Packs of one session, empty ones too. */
-export const packsOfSession = (db: Db, sessionId: string): PackState[] => packsWhere(db, eq(schema.packState.sessionId, sessionId));
+/** Packs of one session, empty ones too; read again when something was said of one of them, or one was filled from it. */
+export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
+  keptSince(db, `packs of ${sessionId}`, (before) => {
+    const own = eq(schema.packState.sessionId, sessionId);
+    const touched = before && touchedSince(db, before.version.events);
+    if (!touched) return packsWhere(db, own);
+    const mine = db
+      .select({ id: schema.packState.packId })
+      .from(schema.packState)
+      .where(and(own, inArray(schema.packState.packId, touched)))
+      .all();
+    return mine.length > 0 || before.value.some((p) => touched.includes(p.packId)) ? packsWhere(db, own) : before.value;
+  });
+
+/** Events that speak of a session; read again when another one does. */
+export const eventsOfSession = (db: Db, sessionId: string): readonly TamboEvent[] =>
+  keptSince<readonly TamboEvent[]>(db, `events of ${sessionId}`, (before) => {
+    const touched = before && touchedSince(db, before.version.events);
+    return touched && !touched.includes(sessionId) ? before.value : eventsOf(db, sessionId);
+  });
+
+/** What may fill a container, empty it or wash it. */
+const fillsOrEmpties = ['filled', 'eaten', 'given', 'discarded', 'lost', 'found', 'corrected', 'washed', 'undone'] as const;
 
 /** How the containers are used, counted by the database. */
-export function containerUsage(db: Db): Map<string, ContainerUse> {
+const containerUsage = (db: Db): ReadonlyMap<string, ContainerUse> =>
+  keptSince<ReadonlyMap<string, ContainerUse>>(db, 'usage', (before) =>
+    before && !loggedSince(db, before.version.events, fillsOrEmpties) ? before.value : countUsage(db),
+  );
+
+function countUsage(db: Db): Map<string, ContainerUse> {
   const t = schema.packState;
   const usage = new Map<string, ContainerUse>();
   for (const r of db
@@ -209,12 +235,13 @@ function readWorld(db: Db): World {
       equipment: allDocuments(db, 'equipment'),
       containers: allDocuments(db, 'container'),
       places: allDocuments(db, 'place'),
+      recipes: new Map(allDocuments(db, 'recipe').map((r) => [r.id, r])),
       scaled: new WeakMap<Revision, Map<string, ScaleResult>>(),
     }),
     'documents',
   );
   const resolve = resolverOf(db);
-  const { scaled, written, ...gear } = documents;
+  const { scaled, written, recipes, ...gear } = documents;
   const table = tableOf(db, written);
   const own = { ...gear, household: table.household, eaters: table.eaters };
   const options = { ...own, finder: reference.finder };
@@ -256,37 +283,52 @@ function readWorld(db: Db): World {
     revision,
     scale,
     recipe(id) {
-      const recipe: Recipe | undefined = documentById(db, 'recipe', id);
+      const recipe: Recipe | undefined = recipes.get(id);
       const r = recipe && revision(recipe.revisionId);
       return recipe && r ? { recipe, revision: r } : undefined;
     },
   };
 }
 
+/** Half litres in a portion of a pack of broth, which never changes: a litre of broth is two, however many portions it was called. */
+const brothUnits = new WeakMap<Db, Map<string, number>>();
+
+function unitsOfBroth(db: Db, packIds: readonly string[]): ReadonlyMap<string, number> {
+  const known = brothUnits.get(db) ?? new Map<string, number>();
+  brothUnits.set(db, known);
+  const missing = [...new Set(packIds.filter((id) => !known.has(id)))];
+  if (missing.length > 0)
+    for (const p of packsWhere(db, inArray(schema.packState.packId, missing))) known.set(p.packId, p.volumeMl / p.portions / brothUnitMl);
+  return known;
+}
+
 /** What was eaten lately, by group and day, in each group's units; older than a dozen half-lives weighs nothing. */
-export function eatenDays(db: Db, today: string): EatenDay[] {
-  const { eatenLog: t, packState, event } = schema;
+export const eatenDays = (db: Db, today: string): EatenDay[] =>
+  keptSince(db, `eaten until ${today}`, (before) =>
+    before && !loggedSince(db, before.version.events, ['eaten', 'filled', 'undone']) ? before.value : sumEaten(db, today),
+  );
+
+function sumEaten(db: Db, today: string): EatenDay[] {
+  const { eatenLog: t } = schema;
   const lately = gte(t.day, addDays(today, -336));
-  const rows = db
+  const days = db
     .select({ day: t.day, kind: t.kind, portions: sum(t.portions).mapWith(Number) })
     .from(t)
     .where(and(lately, ne(t.kind, 'broth')))
     .groupBy(t.day, t.kind)
     .all();
-  // a litre of broth is two half litres, however many portions it was called
   const broths = db
-    .select({
-      day: t.day,
-      kind: t.kind,
-      portions: sum(sql`${t.portions} * (${event.data} ->> 'volumeMl') / (${event.data} ->> 'portions') / ${brothUnitMl}`).mapWith(Number),
-    })
+    .select({ day: t.day, packId: t.packId, portions: t.portions })
     .from(t)
-    .innerJoin(packState, eq(packState.packId, t.packId))
-    .innerJoin(event, eq(event.id, packState.filledId))
     .where(and(lately, eq(t.kind, 'broth')))
-    .groupBy(t.day, t.kind)
     .all();
-  return [...rows, ...broths].flatMap((r) => {
+  const units = unitsOfBroth(
+    db,
+    broths.map((b) => b.packId),
+  );
+  const brothDays = new Map<string, number>();
+  for (const b of broths) brothDays.set(b.day, (brothDays.get(b.day) ?? 0) + b.portions * (units.get(b.packId) ?? 1));
+  return [...days, ...[...brothDays].map(([day, portions]) => ({ day, kind: 'broth', portions }))].flatMap((r) => {
     const group = groupOf(r.kind);
     return group ? [{ group, day: r.day, portions: r.portions }] : [];
   });
