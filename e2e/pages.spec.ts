@@ -109,11 +109,11 @@ for (let part = 0; part < parts; part += 1)
     const urls = (await allPages(server)).filter((_, i) => i % parts === part);
     expect(urls.length).toBeGreaterThan(5);
     for (const url of urls) {
-      await page.emulateMedia({ colorScheme: looks[0].colorScheme });
+      await page.emulateMedia({ colorScheme: looks[0].colorScheme, reducedMotion: 'reduce' });
       await page.setViewportSize(looks[0]);
       await visit(page, server.address, url);
       for (const look of looks) {
-        await page.emulateMedia({ colorScheme: look.colorScheme });
+        await page.emulateMedia({ colorScheme: look.colorScheme, reducedMotion: 'reduce' });
         await page.setViewportSize(look);
         await ready(page);
         heads.add(await page.evaluate(() => document.querySelector('main')?.innerText.slice(0, 200) ?? null));
