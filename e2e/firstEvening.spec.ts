@@ -95,3 +95,32 @@ test('a counted line is taken back, and a line that is not understood stays in t
   await page.getByRole('button', { name: 'Take back Stew' }).click();
   await expect.poll(packs).toBe(0);
 });
+
+test('a kit is a whole dish or a part of one: its name makes one likely, the cook says', async ({ page, server }) => {
+  await page.goto(`${server.address}/welcome?step=2`);
+  await page.getByRole('button', { name: 'Chest freezer, 200 L' }).click();
+  await settled(page);
+  await page.goto(`${server.address}/store/count`);
+  const field = page.getByLabel('What it is, how many, about when, where');
+  const whole = page.getByRole('button', { name: /^a whole dish/ });
+  await field.fill('mince 3 oct chest');
+  await expect(whole).toHaveAttribute('aria-pressed', 'false');
+  await field.press('Enter');
+  await field.fill('kit curry 2 oct chest');
+  await expect(whole).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: /^a part of one/ }).click();
+  await field.press('Enter');
+  // the next line is asked anew
+  await field.fill('kit bake 2 oct chest');
+  await expect(whole).toHaveAttribute('aria-pressed', 'true');
+  await field.press('Enter');
+  const packs = async () => (await getJson<StoreAnswer>(server, '/store')).packs;
+  await expect.poll(async () => (await packs()).length).toBe(7);
+  expect((await packs()).map((p) => [p.name, p.dinner])).toEqual(
+    expect.arrayContaining([
+      ['Mince', false],
+      ['Curry', false],
+      ['Bake', true],
+    ]),
+  );
+});

@@ -24,7 +24,21 @@ const guessWords: Readonly<Record<CountedLine['guess'], string>> = {
   kind: 'No word of it is known, so it is taken for a meal. Say the kind first to change that: “base ...”, “puree ...”, “kit ...”.',
 };
 
-function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
+/** A kit is a dinner when it is a whole dish; plain raw meat is a part of one. The likelier answer is set. */
+function WholeDish({ whole, onWhole }: { whole: boolean; onWhole: (whole: boolean) => void }) {
+  return (
+    <div className="chips" role="group" aria-label="Is this kit a whole dish?" style={{ marginTop: 8 }}>
+      <button type="button" className="chip" aria-pressed={whole} onClick={() => onWhole(true)}>
+        a whole dish: counts as dinners
+      </button>
+      <button type="button" className="chip" aria-pressed={!whole} onClick={() => onWhole(false)}>
+        a part of one, such as raw mince
+      </button>
+    </div>
+  );
+}
+
+function Understood({ line, data, onWhole }: { line: CountedLine; data: CountAnswer; onWhole: (whole: boolean) => void }) {
   const place = data.places.find((p) => p.id === line.placeId);
   const zone = place?.zones.find((z) => z.id === line.zoneId);
   const made = countedPacks(line, ['-----'], 'preview', new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
@@ -56,6 +70,7 @@ function Understood({ line, data }: { line: CountedLine; data: CountAnswer }) {
             <span style={{ color: 'var(--tomato)' }}>{made.ok ? '' : made.why}</span>
           )}
         </div>
+        {line.kind === 'kit' && <WholeDish whole={line.whole ?? true} onWhole={onWhole} />}
       </div>
     </div>
   );
@@ -68,20 +83,33 @@ export function Count({ data }: { data: CountAnswer }) {
   const [text, setText] = useState('');
   const [entered, setEntered] = useState<Entered[]>([]);
   const [problem, setProblem] = useState<string>();
+  /** What the cook said of a kit, over what its name makes likely. */
+  const [whole, setWhole] = useState<boolean>();
   const [draft, setDraft] = useState(newId);
   const last = entered[0]?.line;
   const place = last?.placeId && last.zoneId ? { placeId: last.placeId, zoneId: last.zoneId } : undefined;
   const read = countLine(text, { today: data.today, places: data.places, dishes: data.dishes, ...(place && { place }) });
-  const line = read.ok ? read.line : undefined;
+  const line: CountedLine | undefined = read.ok
+    ? { ...read.line, ...(read.line.kind === 'kit' && whole !== undefined && { whole }) }
+    : undefined;
   const keep = async (): Promise<void> => {
     if (!line) return setProblem(read.ok ? undefined : read.why);
     const { placeId, zoneId } = line;
     if (!placeId || !zoneId)
       return setProblem('Where does it stand? Add the freezer or the basket, such as “shed left”; later lines keep to it.');
+    // the field is free for the next line at once: what is typed meanwhile must not be wiped away
+    setText('');
+    setWhole(undefined);
+    // and the same line entered again later is meant as another one
+    setDraft(newId());
+    const back = (why: string): void => {
+      setText((now) => (now === '' ? text : now));
+      setProblem(why);
+    };
     const codes = await takeCodes(data.storeId, line.packs);
-    if (!codes) return setProblem('No codes are left on this device and Tambo does not answer. The line is kept in the field; try again.');
+    if (!codes) return back('No codes are left on this device and Tambo does not answer. The line is kept in the field; try again.');
     const made = countedPacks(line, codes, intentId(draft, 'lot'), new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
-    if (!made.ok) return setProblem(made.why);
+    if (!made.ok) return back(made.why);
     const packIds = codes.map((_, i) => intentId(draft, 'pack', String(i)));
     const events: NewEvent[] = made.packs.flatMap((pack, i): NewEvent[] => {
       const subjects = [packIds[i] ?? ''];
@@ -90,10 +118,7 @@ export function Count({ data }: { data: CountAnswer }) {
         { type: 'moved', subjects, seen: draft, data: { placeId, zoneId } },
       ];
     });
-    setText('');
     setProblem(undefined);
-    // the same line entered again later is meant as another one
-    setDraft(newId());
     const stamped = await log(events, `${countOf(line.packs, 'pack')} of ${line.name}`);
     const way: UndoWay = { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) };
     setEntered((list) => [{ id: newId(), line, codes, packIds, undo: way }, ...list]);
@@ -144,7 +169,7 @@ export function Count({ data }: { data: CountAnswer }) {
               {problem}
             </p>
           ) : line ? (
-            <Understood line={line} data={data} />
+            <Understood line={line} data={data} onWhole={setWhole} />
           ) : (
             <p className="quiet" id="counthelp">
               {text.trim() === '' || read.ok
