@@ -1,5 +1,6 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { EatAnswer, FrameAnswer, SessionsAnswer, SessionView, StoreAnswer } from '../core/session/index.ts';
+import type { SessionView } from '../core/session/index.ts';
+import type { EatAnswer, FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import { expect, getJson, ready, settled, test } from './base.ts';
 import type { Page } from '@playwright/test';
 

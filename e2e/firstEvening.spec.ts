@@ -1,4 +1,4 @@
-import type { FrameAnswer, PackAnswer, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
+import type { FrameAnswer, PackAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import { expect, getJson, settled, test } from './base.ts';
 import { firstCount } from './samples/firstCount.ts';
 

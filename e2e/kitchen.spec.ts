@@ -1,12 +1,5 @@
-import type {
-  KitchenAnswer,
-  LarderAnswer,
-  RecipeAnswer,
-  ReferenceAnswer,
-  SessionView,
-  SessionsAnswer,
-  TodayAnswer,
-} from '../core/session/index.ts';
+import type { SessionView } from '../core/session/index.ts';
+import type { KitchenAnswer, LarderAnswer, RecipeAnswer, ReferenceAnswer, SessionsAnswer, TodayAnswer } from '../core/queries/index.ts';
 import { expect, getJson, moveClock, settled, test } from './base.ts';
 
 const ics = [

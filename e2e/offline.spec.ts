@@ -1,12 +1,5 @@
-import type {
-  EatAnswer,
-  FrameAnswer,
-  HistoryAnswer,
-  SessionView,
-  SessionsAnswer,
-  StoreAnswer,
-  TodayAnswer,
-} from '../core/session/index.ts';
+import type { SessionView } from '../core/session/index.ts';
+import type { EatAnswer, FrameAnswer, HistoryAnswer, SessionsAnswer, StoreAnswer, TodayAnswer } from '../core/queries/index.ts';
 import { expect, getJson, keptHere, settled, test } from './base.ts';
 
 test.use({ onDevice: true, viewport: { width: 390, height: 844 }, hasTouch: true });

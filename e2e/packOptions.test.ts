@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Free } from '#core/pack';
-import { kitchenAnswer, viewOf, type SessionView } from '#core/session';
+import { type SessionView } from '#core/session';
+import { kitchenAnswer, viewOf } from '#core/queries';
 import { makeDemo } from '../server/demo/makeDemo.ts';
 import { settingOf } from '../server/session/index.ts';
 import { testServer, type TestServer } from '../server/testing.ts';

@@ -1,7 +1,7 @@
 import axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import path from 'node:path';
-import type { FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
+import type { FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import type { RunningServer } from '../scripts/server.mjs';
 import { expect, getJson, ready, settled, test } from './base.ts';
 

@@ -1,6 +1,6 @@
 import path from 'node:path';
 import { a4Grid21, labelSpots } from '../core/pack/index.ts';
-import type { EatAnswer, FrameAnswer, LabelsAnswer, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
+import type { EatAnswer, FrameAnswer, LabelsAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import { expect, getJson, moveClock, settled, test } from './base.ts';
 import { readPdf } from './pdf.ts';
 

@@ -1,4 +1,5 @@
-import type { RecipeAnswer, SessionView, SessionsAnswer } from '../core/session/index.ts';
+import type { SessionView } from '../core/session/index.ts';
+import type { RecipeAnswer, SessionsAnswer } from '../core/queries/index.ts';
 import { expect, getJson, settled, test } from './base.ts';
 
 const stew = '/recipes/recipe_stew';

@@ -1,14 +1,14 @@
 import path from 'node:path';
+import type { SessionView } from '../core/session/index.ts';
 import type {
   EatAnswer,
   FrameAnswer,
   KitchenAnswer,
   LabelsAnswer,
-  SessionView,
   SessionsAnswer,
   StoreAnswer,
   TodayAnswer,
-} from '../core/session/index.ts';
+} from '../core/queries/index.ts';
 import { addMinutes } from '../core/kitchen/index.ts';
 import { expect, getJson, moveClock, roastMinutes, settled, test } from './base.ts';
 

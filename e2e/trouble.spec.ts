@@ -1,4 +1,4 @@
-import type { FrameAnswer, KitchenAnswer } from '../core/session/index.ts';
+import type { FrameAnswer, KitchenAnswer } from '../core/queries/index.ts';
 import { stateOf } from '../core/contract/index.ts';
 import { expect, getJson, settled, test } from './base.ts';
 

@@ -1,6 +1,6 @@
 import type { Locator, Page, Request } from '@playwright/test';
 import path from 'node:path';
-import type { EatAnswer, RecipeBrief, SessionsAnswer, StoreAnswer } from '../core/session/index.ts';
+import type { EatAnswer, RecipeBrief, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import type { RunningServer } from '../scripts/server.mjs';
 import { expect, getJson, ready, settled, test } from './base.ts';
 

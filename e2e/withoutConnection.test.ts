@@ -1,7 +1,8 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { TamboEvent } from '#core/contract';
-import type { EatAnswer, Ground, PackAnswer, SessionsAnswer, StoreAnswer } from '#core/session';
+import type { EatAnswer, PackAnswer, SessionsAnswer, StoreAnswer } from '#core/queries';
+import type { Ground } from '#core/sync';
 import { makeDemo } from '../server/demo/makeDemo.ts';
 import { testServer, type TestServer } from '../server/testing.ts';
 import type { Waiting } from '../web/app/outboxSlice.ts';

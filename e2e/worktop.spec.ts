@@ -1,4 +1,5 @@
-import type { SessionView, SessionsAnswer } from '../core/session/index.ts';
+import type { SessionView } from '../core/session/index.ts';
+import type { SessionsAnswer } from '../core/queries/index.ts';
 import { addMinutes } from '../core/kitchen/index.ts';
 import { expect, getJson, moveClock, roastMinutes, settled, test } from './base.ts';
 

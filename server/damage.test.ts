@@ -15,7 +15,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import request from 'supertest';
 import { afterEach, describe, expect, it } from 'vitest';
-import type { DamageAnswer, FrameAnswer, JobState } from '#core/session';
+import type { DamageAnswer, FrameAnswer, JobState } from '#core/queries';
 import { testFilled } from '../core/store/fixtures.ts';
 import { startServer, type RunningServer } from '../scripts/server.mjs';
 import { openDb, quickCheck } from './db/index.ts';

@@ -5,7 +5,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gunzipSync } from 'node:zlib';
 import { codeFrom } from '#core/pack';
-import type { JobState } from '#core/session';
+import type { JobState } from '#core/queries';
 import { testFilled } from '../core/store/fixtures.ts';
 import { openDb, type OpenDb } from './db/index.ts';
 import { acceptEvents } from './events/index.ts';

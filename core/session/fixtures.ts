@@ -9,7 +9,6 @@ import { testEater } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
-import type { Ground } from './ground.ts';
 import type { World } from './world.ts';
 
 export const testHousehold: Household = {
@@ -93,44 +92,6 @@ export const testSession = (batches: readonly Batch[] = [{ id: 'b1', recipeId: '
   cooks: [{ id: 'j', name: 'Joaquim' }],
   batches: [...batches],
 });
-
-/** The same household as a device keeps it: one recipe, one session, a chest, nothing in store unless told otherwise. */
-export const testGround = (over: Partial<Ground> = {}): Ground => {
-  const { places, equipment } = testWorld();
-  const revision = testRevision();
-  return {
-    storeId: 'store',
-    household: testHousehold,
-    eaters: [testEater('osk')],
-    table: [],
-    unreadable: [],
-    clashes: [],
-    equipment: [...equipment],
-    containers: [],
-    places: [...places],
-    packs: [],
-    usage: [],
-    recipes: [{ id: revision.recipeId, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }],
-    revisions: [revision],
-    sessions: [testSession()],
-    events: [['s1', []]],
-    sessionPacks: [['s1', []]],
-    eatenDays: [],
-    lately: [],
-    runs: [],
-    changes: 0,
-    times: [],
-    ingredients: [...ingredientRows],
-    lives: [...lifeRows],
-    materials: [...materialRows],
-    reheats: [...reheatRows],
-    thaws: [...thawRows],
-    presets: [],
-    allergenNames: [['al_celery', 'celery']],
-    heard: [],
-    ...over,
-  };
-};
 
 let packNumber = 0;
 /** A pack in the chest, as its events would have made it. */

@@ -1,11 +1,8 @@
-export * from './answer/index.ts';
-export { afterWaiting, groundVersion, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
 export { batchView, cubeMlOf, packingFor, portionMlOf, yieldOf, type BatchView, type BatchYield } from './batch.ts';
 export { countedPacks } from './countPacks.ts';
 export { dinnerFood, dinnerQuarters, dinnersLeft, type DinnerFood } from './dinners.ts';
 export { labelAllergy, labelSays, packAllergens, packWarnings, printAgain, sayWarning, tableOf } from './allergy.ts';
 export { heatBasis, heatOfPack, heatRowsOf, heatTexts, packBasis, packHeat, type HeatBasis, type HeatTexts } from './heat.ts';
-export { find, type FindEntry } from './find.ts';
 export { fitCheck, type Fit, type FitRow } from './fit.ts';
 export {
   packTexts,
@@ -33,4 +30,3 @@ export type { Run } from './run.ts';
 export { allergensOf, scaleOptionsOf, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';
 export { newestWord, saidOfTable } from './table.ts';
-export type * from './answers.ts';

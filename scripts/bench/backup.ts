@@ -1,6 +1,6 @@
 import { statSync } from 'node:fs';
 import path from 'node:path';
-import type { JobState } from '#core/session';
+import type { JobState } from '#core/queries';
 import { openDb } from '../../server/db/index.ts';
 import { startServer } from '../server.mjs';
 import { note, p95, timed, wait } from './figures.ts';

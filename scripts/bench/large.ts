@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { ulid } from 'ulid';
-import type { StoreAnswer } from '#core/session';
+import type { StoreAnswer } from '#core/queries';
 import { openDb } from '../../server/db/index.ts';
 import { startServer } from '../server.mjs';
 import { note, p95, timed } from './figures.ts';

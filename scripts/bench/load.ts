@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import type { StoreAnswer } from '#core/session';
+import type { StoreAnswer } from '#core/queries';
 import { note, p95, timed, wait } from './figures.ts';
 
 const perSecond = 50;

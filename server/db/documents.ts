@@ -1,6 +1,6 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { documentTables, readDocument, type DocumentOf, type DocumentTable } from '#core/contract';
-import type { Unreadable } from '#core/session';
+import type { Unreadable } from '#core/queries';
 import type { Db } from './open.ts';
 import { change, documents } from './schema.ts';
 

@@ -6,7 +6,7 @@ import request from 'supertest';
 import { afterEach, describe, expect, it } from 'vitest';
 import { gunzipSync } from 'node:zlib';
 import { documentTables, exportSchema, readEvent } from '#core/contract';
-import type { FrameAnswer, RecipeBrief, StoreAnswer } from '#core/session';
+import type { FrameAnswer, RecipeBrief, StoreAnswer } from '#core/queries';
 import { rebuild } from '../events/index.ts';
 import { lookAt } from '../files/restore.ts';
 import { writeExport } from '../files/exportJson.ts';

@@ -1,7 +1,8 @@
 import request from 'supertest';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysFrom, weekdayOf } from '#core/kitchen';
-import type { EatAnswer, FrameAnswer, KitchenAnswer, SessionView, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/session';
+import type { SessionView } from '#core/session';
+import type { EatAnswer, FrameAnswer, KitchenAnswer, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/queries';
 import { schema } from '../db/index.ts';
 import { testServer } from '../testing.ts';
 

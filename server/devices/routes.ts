@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { refusals } from '#core/contract';
-import type { ScaleReading } from '#core/session';
+import type { ScaleReading } from '#core/queries';
 import type { Db } from '../db/index.ts';
 import { answer, HttpRefusal, type Context } from '../http.ts';
 import { householdOf } from '../session/world.ts';

@@ -1,5 +1,5 @@
 import type { Instant } from '#core/contract';
-import type { ScaleReading } from '#core/session';
+import type { ScaleReading } from '#core/queries';
 
 /** A kitchen scale, whatever it hangs on: a stand-in, a cable, the air. */
 export interface Scale {

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { eatAnswer } from '#core/session';
+import { eatAnswer } from '#core/queries';
 import { answer, type Context } from '../http.ts';
 import { settingOf } from '../session/index.ts';
 

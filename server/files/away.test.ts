@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import type { BackupsAnswer, TodayAnswer } from '#core/session';
+import type { BackupsAnswer, TodayAnswer } from '#core/queries';
 import { documentById } from '../db/index.ts';
 import { testServer, type TestServer } from '../testing.ts';
 import { dailyCopy } from './routes.ts';

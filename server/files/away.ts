@@ -5,7 +5,7 @@ import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { z } from 'zod';
 import { dayOf, daysBetween } from '#core/kitchen';
-import type { AwayAnswer } from '#core/session';
+import type { AwayAnswer } from '#core/queries';
 import { documentById } from '../db/index.ts';
 import { HttpRefusal, type Context } from '../http.ts';
 import { tidyCopies } from './copies.ts';

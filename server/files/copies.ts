@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { dayOf } from '#core/kitchen';
-import type { BackupFile } from '#core/session';
+import type { BackupFile } from '#core/queries';
 import { copiesToKeep } from './retention.ts';
 
 /** Names that Tambo gives: by itself each day, by hand, and before a restore. */

@@ -2,7 +2,7 @@ import { existsSync, linkSync, copyFileSync, renameSync, rmSync, statSync } from
 import path from 'node:path';
 import { Router } from 'express';
 import { openDb } from '../db/index.ts';
-import type { DamageAnswer } from '#core/session';
+import type { DamageAnswer } from '#core/queries';
 import { answer, HttpRefusal, type Context } from '../http.ts';
 import { copiesFolder, listCopies } from './copies.ts';
 import { putInPlace } from './swap.ts';

@@ -9,7 +9,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { ZipFile } from 'yazl';
 import { exportSchema } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import type { BackupsAnswer, FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/session';
+import type { BackupsAnswer, FrameAnswer, JobState, RestoreLook, StoreAnswer } from '#core/queries';
 import { openDb, type OpenDb } from '../db/index.ts';
 import { migrationsFolder, stamped, testServer, type TestServer } from '../testing.ts';
 import { makeBackup } from './backup.ts';

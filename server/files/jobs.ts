@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { ulid } from 'ulid';
 import type { Refusal } from '#core/contract';
-import type { JobState } from '#core/session';
+import type { JobState } from '#core/queries';
 import type { Job, JobMessage, JobResults } from './job.ts';
 
 const here = import.meta.dirname;

@@ -7,7 +7,7 @@ import { ulid } from 'ulid';
 import { z } from 'zod';
 import { exportJsonSchema, refusals } from '#core/contract';
 import { dayOf, daysBetween } from '#core/kitchen';
-import type { BackupsAnswer } from '#core/session';
+import type { BackupsAnswer } from '#core/queries';
 import { answer, answerLater, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { householdOf } from '../session/index.ts';
 import { migrationsIn } from './backup.ts';

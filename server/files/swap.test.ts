@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, mkdtempSync, readdirSync, readFileSync, rmSyn
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import type { JobState } from '#core/session';
+import type { JobState } from '#core/queries';
 import { codeFrom } from '#core/pack';
 import { testFilled } from '../../core/store/fixtures.ts';
 import { startServer, type RunningServer } from '../../scripts/server.mjs';

@@ -3,25 +3,21 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { intentId, type EventData, type EventType, type Revision, type Session, type TamboEvent } from '#core/contract';
 import { addDays, addMinutes, instantAt } from '#core/kitchen';
 import type { RecipeDraft } from '#core/recipe';
+import { filledData, packTexts, type SessionView } from '#core/session';
 import {
-  afterWaiting,
-  filledData,
-  packTexts,
   storeAnswer,
   todayAnswer,
-  worldOfGround,
   type EatAnswer,
   type FrameAnswer,
-  type Ground,
   type KitchenAnswer,
   type LabelsAnswer,
   type PackAnswer,
   type RecipeAnswer,
   type RecipeBrief,
-  type SessionView,
   type StoreAnswer,
   type TodayAnswer,
-} from '#core/session';
+} from '#core/queries';
+import { afterWaiting, worldOfGround, type Ground } from '#core/sync';
 import { testServer, type TestServer } from '../testing.ts';
 import { containers, eaters, equipment, files, household, places, platesADay, tubOuterMl } from './household.ts';
 

@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { IngredientRow } from '#core/contract';
-import type { LarderAnswer, ReferenceAnswer } from '#core/session';
+import type { LarderAnswer, ReferenceAnswer } from '#core/queries';
 import { loadReference, referenceRows, schema } from '../db/index.ts';
 import { stamped, testServer, type TestServer } from '../testing.ts';
 

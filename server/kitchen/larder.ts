@@ -1,7 +1,8 @@
 import { eq, isNotNull } from 'drizzle-orm';
 import type { ReferenceTable } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
-import { trimsOf, type LarderAnswer, type ReferenceAnswer } from '#core/session';
+import { trimsOf } from '#core/session';
+import { type LarderAnswer, type ReferenceAnswer } from '#core/queries';
 import { referenceRows, schema } from '../db/index.ts';
 import { yieldEvents } from '../events/index.ts';
 import type { Context } from '../http.ts';

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { mostReadChars, referenceTables, refusals, type ReferenceTable } from '#core/contract';
-import { kitchenAnswer, type LarderAnswer, type ReferenceAnswer } from '#core/session';
+import { kitchenAnswer, type LarderAnswer, type ReferenceAnswer } from '#core/queries';
 import { HttpRefusal, answer, answerLater, notFound, param, type Context } from '../http.ts';
 import { readFile } from '../files/reading.ts';
 import { settingOf } from '../session/index.ts';

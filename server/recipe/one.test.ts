@@ -1,6 +1,6 @@
 import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { RecipeAnswer, RecipeBrief } from '#core/session';
+import type { RecipeAnswer, RecipeBrief } from '#core/queries';
 import { testServer, type TestServer } from '../testing.ts';
 
 let s: TestServer;

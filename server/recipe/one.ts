@@ -3,19 +3,8 @@ import { countOf, lifeOf, mayHold, type LifeResult } from '#core/kitchen';
 import { heatClassName } from '#core/pack';
 import { allergenLines, allergenWarnings, drawLines, freezeFlags, massCheck, recipeGaps } from '#core/recipe';
 import { cautionsFor, type CautionPlace } from '#core/safety';
-import {
-  allergensOf,
-  heatBasis,
-  heatRowsOf,
-  learnedFrom,
-  packableOf,
-  packTexts,
-  portionMlOf,
-  sayWarning,
-  sharesNow,
-  type RecipeAnswer,
-  type World,
-} from '#core/session';
+import { allergensOf, heatBasis, heatRowsOf, learnedFrom, packableOf, packTexts, portionMlOf, sayWarning, type World } from '#core/session';
+import { sharesNow, type RecipeAnswer } from '#core/queries';
 import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';

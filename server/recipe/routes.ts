@@ -4,16 +4,8 @@ import type { Container, Recipe, Revision } from '#core/contract';
 import { mostReadChars, refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
 import { allergenLines, allergenWarnings, canPlan, draftRecipe, type RecipeDraft } from '#core/recipe';
-import {
-  allergensOf,
-  cubeMlOf,
-  learnedFrom,
-  sayWarning,
-  sharesNow,
-  type MeansAnswer,
-  type ReadAnswer,
-  type RecipeBrief,
-} from '#core/session';
+import { allergensOf, cubeMlOf, learnedFrom, sayWarning } from '#core/session';
+import { sharesNow, type MeansAnswer, type ReadAnswer, type RecipeBrief } from '#core/queries';
 import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
 import { readFile } from '../files/reading.ts';

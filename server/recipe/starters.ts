@@ -1,4 +1,4 @@
-import type { Starter } from '#core/session';
+import type { Starter } from '#core/queries';
 import { revisionOf } from '../demo/dish.ts';
 import { dishes } from '../demo/dishes/index.ts';
 

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Session } from '#core/contract';
-import { viewOf, type SessionView } from '#core/session';
+import { type SessionView } from '#core/session';
+import { viewOf } from '#core/queries';
 import { documentById, schema } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';
 import { settingOf } from './book.ts';

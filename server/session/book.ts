@@ -1,7 +1,9 @@
 import { desc, sql } from 'drizzle-orm';
 import type { Meal, TamboEvent } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import { recentDays, todayOf, type Book, type EatenEntry, type Ground, type World } from '#core/session';
+import { type World } from '#core/session';
+import { recentDays, todayOf, type Book, type EatenEntry } from '#core/queries';
+import { type Ground } from '#core/sync';
 import { allDocuments, referenceRows, schema, storeId, unreadableDocuments, type Db } from '../db/index.ts';
 import { openClashes } from '../writes/index.ts';
 import { tableEvents } from '../events/index.ts';

@@ -1,7 +1,7 @@
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { documentSchemas, type DocumentTable } from '#core/contract';
-import type { FrameAnswer, RecipeBrief } from '#core/session';
+import type { FrameAnswer, RecipeBrief } from '#core/queries';
 import { schema } from '../db/index.ts';
 import { testServer, type TestServer } from '../testing.ts';
 

@@ -1,6 +1,6 @@
 import { inArray } from 'drizzle-orm';
 import { capital, sayDay, sayDayYear } from '#core/kitchen';
-import type { FindEntry } from '#core/session';
+import type { FindEntry } from '#core/queries';
 import { allDocuments, referenceRows, schema } from '../db/index.ts';
 import type { Context } from '../http.ts';
 import { keptSince } from './kept.ts';

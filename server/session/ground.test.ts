@@ -4,19 +4,8 @@ import { afterAll, describe, expect, it } from 'vitest';
 import type { Session, TamboEvent } from '#core/contract';
 import { addMinutes } from '#core/kitchen';
 import { codeFrom } from '#core/pack';
-import {
-  afterWaiting,
-  eatAnswer,
-  frameAnswer,
-  kitchenAnswer,
-  sessionsAnswer,
-  storeAnswer,
-  todayAnswer,
-  todayOf,
-  viewOf,
-  worldOfGround,
-  type Ground,
-} from '#core/session';
+import { eatAnswer, frameAnswer, kitchenAnswer, sessionsAnswer, storeAnswer, todayAnswer, todayOf, viewOf } from '#core/queries';
+import { afterWaiting, worldOfGround, type Ground } from '#core/sync';
 import { acceptEvents } from '../events/index.ts';
 import { stamped, testServer } from '../testing.ts';
 import { testFilled } from '../../core/store/fixtures.ts';

@@ -14,7 +14,7 @@ import {
   type Starter,
   type StoreAnswer,
   type TodayAnswer,
-} from '#core/session';
+} from '#core/queries';
 import { stamped, testServer, type TestServer } from '../testing.ts';
 
 const now = '2026-11-24T16:00:00.000Z';

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { refusals, sessionSchema } from '#core/contract';
-import { frameAnswer, sessionsAnswer, todayAnswer } from '#core/session';
+import { frameAnswer, sessionsAnswer, todayAnswer } from '#core/queries';
 import { documentById } from '../db/index.ts';
 import { asksForCopy } from '../files/away.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';

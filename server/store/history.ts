@@ -1,6 +1,7 @@
 import type { TamboEvent } from '#core/contract';
 import { desc, inArray, sql } from 'drizzle-orm';
-import { sayEvent, type HistoryAnswer } from '#core/session';
+import { sayEvent } from '#core/session';
+import { type HistoryAnswer } from '#core/queries';
 import { byOrder, undoneIds } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { eventFrom } from '../events/index.ts';

@@ -1,7 +1,7 @@
 import { eq, or } from 'drizzle-orm';
 import { Router } from 'express';
 import { readCode } from '#core/pack';
-import { countAnswer, packAnswer, storeAnswer } from '#core/session';
+import { countAnswer, packAnswer, storeAnswer } from '#core/queries';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { eventsOf, packsWhere } from '../events/index.ts';

@@ -1,6 +1,6 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import { readDocument, upcast, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
-import type { ClashBrief } from '#core/session';
+import type { ClashBrief } from '#core/queries';
 import { differencesOf, type NameOf } from '#core/sync';
 import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
 

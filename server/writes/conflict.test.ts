@@ -1,7 +1,8 @@
 import request from 'supertest';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { stateOf, versions, type Household, type Recipe, type Session, type WritableTable } from '#core/contract';
-import type { FrameAnswer, KitchenAnswer, RecipeBrief, SessionView } from '#core/session';
+import type { SessionView } from '#core/session';
+import type { FrameAnswer, KitchenAnswer, RecipeBrief } from '#core/queries';
 import { testServer, type TestServer } from '../testing.ts';
 
 const now = '2026-11-24T16:00:00.000Z';

@@ -1,7 +1,7 @@
 import { Stack } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
-import type { RestoreLook } from '#core/session';
+import type { RestoreLook } from '#core/queries';
 import { api, useDamageQuery } from './api.ts';
 import { JobProgress } from './JobProgress.tsx';
 import { useAppDispatch } from './store.ts';

@@ -2,7 +2,7 @@ import { Modal } from '@mantine/core';
 import { IconBolt, IconBook2, IconCalendarEvent, IconCarrot, IconPackage } from '@tabler/icons-react';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { find, type FindEntry } from '#core/session';
+import { find, type FindEntry } from '#core/queries';
 import { useFindQuery } from './api.ts';
 import { actions } from './actions.ts';
 

@@ -2,7 +2,7 @@ import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
-import type { FrameAnswer } from '#core/session';
+import type { FrameAnswer } from '#core/queries';
 import { useFrameQuery } from './api.ts';
 import { useCommands } from './commands.ts';
 import { unitsNow } from './measures.ts';

@@ -3,7 +3,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { addDays, addMonths, countOf, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
-import type { StripMark } from '#core/session';
+import type { StripMark } from '#core/queries';
 
 const size = 9;
 const rowStep = 9.7;

@@ -1,4 +1,4 @@
-import type { FindEntry } from '#core/session';
+import type { FindEntry } from '#core/queries';
 
 /** What can be done from anywhere, by name. */
 export const actions: readonly FindEntry[] = (

@@ -1,6 +1,7 @@
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import type { Refusal, Session } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
+import type { SessionView } from '#core/session';
 import type {
   BackupsAnswer,
   DamageAnswer,
@@ -19,12 +20,11 @@ import type {
   RecipeAnswer,
   RecipeBrief,
   ReferenceAnswer,
-  SessionView,
   SessionsAnswer,
   Starter,
   StoreAnswer,
   TodayAnswer,
-} from '#core/session';
+} from '#core/queries';
 import { baseQuery } from './baseQuery.ts';
 import { follow } from './clock.ts';
 import { followUnits } from './measures.ts';

@@ -1,4 +1,4 @@
-import { groundVersion, type Ground, type WaitingEntries } from '#core/session';
+import { groundVersion, type Ground, type WaitingEntries } from '#core/sync';
 import { now } from './clock.ts';
 import { stockCodes } from './codes.ts';
 import { deviceStore } from './deviceStore.ts';

@@ -1,6 +1,6 @@
 import { readCode } from '#core/pack';
+import { type World } from '#core/session';
 import {
-  afterWaiting,
   countAnswer,
   eatAnswer,
   frameAnswer,
@@ -12,10 +12,9 @@ import {
   todayAnswer,
   todayOf,
   viewOf,
-  worldOfGround,
   type Book,
-  type World,
-} from '#core/session';
+} from '#core/queries';
+import { afterWaiting, worldOfGround } from '#core/sync';
 import type { TamboEvent } from '#core/contract';
 import { now } from './clock.ts';
 import { keptHousehold, since } from './household.ts';

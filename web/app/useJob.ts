@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Refusal } from '#core/contract';
-import type { JobState } from '#core/session';
+import type { JobState } from '#core/queries';
 
 const askMs = 250;
 

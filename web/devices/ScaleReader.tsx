@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { ScaleReading } from '#core/session';
+import type { ScaleReading } from '#core/queries';
 import { standIn, type ScaleSource } from './scaleSource.ts';
 import { sayMass } from '../app/measures.ts';
 import { Figure } from '../app/ui.tsx';

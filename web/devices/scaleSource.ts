@@ -1,4 +1,4 @@
-import type { ScaleReading } from '#core/session';
+import type { ScaleReading } from '#core/queries';
 
 /** A scale as a page sees it: what a cable or the air would have to do to take the stand-in's place. */
 export interface ScaleSource {

@@ -1,7 +1,7 @@
 import type { Place } from '#core/contract';
 import { countOf, sayDay, sayPortions } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
-import type { PackBrief } from '#core/session';
+import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
 import { amountOf, datedAs } from '../store/words.ts';
 import { layTiles } from './tiles.ts';

@@ -1,5 +1,5 @@
 import { sayWeekday } from '#core/kitchen';
-import type { EatAnswer } from '#core/session';
+import type { EatAnswer } from '#core/queries';
 
 /** Evenings lately of which nothing was written down: a forgotten dinner is logged for its own day. */
 export function CatchUp({ data, onLog }: { data: EatAnswer; onLog: (day: string) => void }) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sayNear, sayWeekday } from '#core/kitchen';
-import type { EatAnswer, PackBrief } from '#core/session';
+import type { EatAnswer, PackBrief } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
-import type { EatAnswer, Evening } from '#core/session';
+import type { EatAnswer, Evening } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';

@@ -1,6 +1,6 @@
 import { countOf, sayNear } from '#core/kitchen';
 import { eatenAsPlanned } from '#core/eat';
-import type { EatAnswer, PackBrief } from '#core/session';
+import type { EatAnswer, PackBrief } from '#core/queries';
 import { useCommands, type NewEvent } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf } from '../store/words.ts';

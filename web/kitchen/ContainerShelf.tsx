@@ -1,6 +1,6 @@
 import type { Container } from '#core/contract';
 import { countOf } from '#core/kitchen';
-import type { KitchenAnswer } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { sayVolume } from '../app/measures.ts';
 
 const scale = 0.62;

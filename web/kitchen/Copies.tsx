@@ -1,7 +1,7 @@
 import { Stack } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
-import type { HouseholdCounts, RestoreLook } from '#core/session';
+import type { HouseholdCounts, RestoreLook } from '#core/queries';
 import { api, useBackupsQuery } from '../app/api.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { JobProgress } from '../app/JobProgress.tsx';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
-import type { KitchenAnswer } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';

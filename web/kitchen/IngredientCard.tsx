@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { ingredientRowSchema, type IngredientRow } from '#core/contract';
 import { capital } from '#core/kitchen';
 import { aisles } from '#core/shop/data';
-import type { LarderAnswer } from '#core/session';
+import type { LarderAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { Known, Prices, TrimLog } from './IngredientFacts.tsx';
 import { placeNames } from './keepPlaces.ts';

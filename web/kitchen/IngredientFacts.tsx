@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { IngredientRow, Price } from '#core/contract';
 import { capital, sayMoney } from '#core/kitchen';
-import type { LarderAnswer } from '#core/session';
+import type { LarderAnswer } from '#core/queries';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';

@@ -4,7 +4,7 @@ import { capital, countOf, ingredientFinder, sayMoney } from '#core/kitchen';
 import type { IngredientRow } from '#core/contract';
 import { newestPrice } from '#core/recipe';
 import { aisles } from '#core/shop/data';
-import type { LarderAnswer } from '#core/session';
+import type { LarderAnswer } from '#core/queries';
 import { useLarderQuery } from '../app/api.ts';
 import { newId } from '../app/device.ts';
 import { Empty, Waiting } from '../app/ui.tsx';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Container, Place } from '#core/contract';
 import { countOf } from '#core/kitchen';
-import type { KitchenAnswer } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { dayOf, sayDayYear } from '#core/kitchen';
-import type { AwayAnswer } from '#core/session';
+import type { AwayAnswer } from '#core/queries';
 import { api } from '../app/api.ts';
 import { useAppDispatch } from '../app/store.ts';
 import { JobError, postJson } from '../app/useJob.ts';

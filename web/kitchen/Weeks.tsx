@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Meal } from '#core/contract';
 import { countOf, monthsOld, sayDay, sayPortions, shortWeekday } from '#core/kitchen';
-import type { KitchenAnswer } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { Pick } from './fields.tsx';
 

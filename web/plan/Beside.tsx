@@ -1,6 +1,7 @@
 import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
-import type { KitchenAnswer, SessionView } from '#core/session';
+import type { SessionView } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { sayMass } from '../app/measures.ts';
 import { Plates } from '../draw/Plates.tsx';
 

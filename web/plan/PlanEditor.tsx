@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
 import { countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
-import type { RecipeBrief } from '#core/session';
+import type { RecipeBrief } from '#core/queries';
 import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';

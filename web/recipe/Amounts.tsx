@@ -3,7 +3,7 @@ import { Answered } from './Answered.tsx';
 import { Link } from 'react-router';
 import { capital, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
 import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { AddLine } from './EditLines.tsx';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';

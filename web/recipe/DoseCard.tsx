@@ -2,7 +2,7 @@ import { memo, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import { doseFor, sayDose } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { useIngredientsQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { Figure } from '../app/ui.tsx';

@@ -2,7 +2,7 @@ import { memo, useState } from 'react';
 import type { Line, Revision } from '#core/contract';
 import { listOf } from '#core/kitchen';
 import { readLine, solveBases } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { api, useMeansQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';

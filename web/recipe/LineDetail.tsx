@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
 import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { Figure } from '../app/ui.tsx';
 import { EditLine } from './EditLines.tsx';

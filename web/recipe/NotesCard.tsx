@@ -2,7 +2,7 @@ import { memo, useState } from 'react';
 import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
 import { readNote, type NoteOffer } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import { OneLine } from '../app/OneLine.tsx';

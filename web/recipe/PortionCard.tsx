@@ -1,6 +1,7 @@
 import { countOf, sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
-import { portionName, type RecipeAnswer } from '#core/session';
+import { portionName } from '#core/session';
+import { type RecipeAnswer } from '#core/queries';
 import { Link } from 'react-router';
 import { Why, Stepper } from '../app/ui.tsx';
 import { numberIn } from './target.ts';

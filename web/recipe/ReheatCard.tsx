@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Revision } from '#core/contract';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { Field, Pick } from '../kitchen/fields.tsx';
 import { useRevise } from './useRevise.ts';

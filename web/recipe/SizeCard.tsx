@@ -1,6 +1,7 @@
 import { countOf, quarterDown, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
 import { sayLimit, type ScaledRecipe } from '#core/recipe';
-import { portionName, type RecipeAnswer } from '#core/session';
+import { portionName } from '#core/session';
+import { type RecipeAnswer } from '#core/queries';
 import { Why } from '../app/ui.tsx';
 import { sayMass, sayVolume } from '../app/measures.ts';
 

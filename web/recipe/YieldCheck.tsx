@@ -1,6 +1,7 @@
 import { countOf, sayPortions } from '#core/kitchen';
 import type { Revision } from '#core/contract';
-import { portionName, type RecipeAnswer } from '#core/session';
+import { portionName } from '#core/session';
+import { type RecipeAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { sayMass, sayVolume } from '../app/measures.ts';
 import { useRevise } from './useRevise.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Revision } from '#core/contract';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { testEater as eater } from '../../core/kitchen/fixtures.ts';
 import { emptyDraft, feelRecipe, wentInG } from './feelDraft.ts';
 import { askedBy, draftFrom, linkOf, numberIn, targetOf, vesselsFor, waysFor, type Draft } from './target.ts';

@@ -2,7 +2,7 @@ import { demandOver } from '#core/plan';
 import type { Unit } from '#core/contract';
 import { fromNumber, type UnitSystem } from '#core/kitchen';
 import type { ScaleTarget } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 
 /** What the cook scales to. */
 export const ways = ['portions', 'eaters', 'litres', 'grams', 'have', 'vessel', 'cubes'] as const;

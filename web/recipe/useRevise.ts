@@ -1,5 +1,5 @@
 import { intentId, type Recipe, type Revision } from '#core/contract';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { now } from '../app/clock.ts';
 import type { NewChange } from '../app/commands.ts';
 import { device } from '../app/device.ts';

@@ -2,7 +2,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'rea
 import { useSearchParams } from 'react-router';
 import { ingredientFinder, type IngredientFinder } from '#core/kitchen';
 import { lineFacts, scaleTo, splitPot, type LineFacts, type ScaledRecipe, type SplitResult, type TargetError } from '#core/recipe';
-import type { RecipeAnswer } from '#core/session';
+import type { RecipeAnswer } from '#core/queries';
 import { draftFrom, linkOf, numberIn, targetOf, type Draft } from './target.ts';
 
 /** What is typed right now: drawn at once, before anything is worked out. */

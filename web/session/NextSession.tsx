@@ -1,5 +1,6 @@
 import { Link, Navigate } from 'react-router';
-import { stages, type SessionBrief } from '#core/session';
+import { stages } from '#core/session';
+import { type SessionBrief } from '#core/queries';
 import { useFrameQuery } from '../app/api.ts';
 import { Empty, Waiting } from '../app/ui.tsx';
 

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import { countOf, sayWeekday } from '#core/kitchen';
-import { nextStep, type SessionBrief } from '#core/session';
+import { nextStep } from '#core/session';
+import { type SessionBrief } from '#core/queries';
 import { RoadShelf } from '../draw/RoadShelf.tsx';
 
 /** Address of the next thing to do on a session's road. */

@@ -1,7 +1,7 @@
 import { Stack } from '@mantine/core';
 import { Link } from 'react-router';
 import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
-import type { ClashBrief, Unreadable } from '#core/session';
+import type { ClashBrief, Unreadable } from '#core/queries';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands, type NewChange } from '../app/commands.ts';
 import { device } from '../app/device.ts';

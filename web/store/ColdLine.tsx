@@ -1,5 +1,5 @@
 import { clockOf, dayOf, sayNear } from '#core/kitchen';
-import type { PackBrief } from '#core/session';
+import type { PackBrief } from '#core/queries';
 import { useFrameQuery } from '../app/api.ts';
 
 /** The evening a pack is taken out for: the one it is planned for, unless it cannot be thawed by then. */

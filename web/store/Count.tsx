@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import { intentId } from '#core/contract';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
-import { countedPacks, portionName, type CountAnswer } from '#core/session';
+import { countedPacks, portionName } from '#core/session';
+import { type CountAnswer } from '#core/queries';
 import { countLine, sayVague, type CountedLine } from '#core/store';
 import { takeCodes } from '../app/codes.ts';
 import { useCommands, type NewEvent } from '../app/commands.ts';

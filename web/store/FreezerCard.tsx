@@ -1,6 +1,6 @@
 import type { Place } from '#core/contract';
 import { countOf } from '#core/kitchen';
-import type { PackBrief } from '#core/session';
+import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
 import { Cutaway } from '../draw/Cutaway.tsx';
 import { sayVolume } from '../app/measures.ts';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { clockOf, dayOf, sayWeekday } from '#core/kitchen';
-import type { HistoryAnswer } from '#core/session';
+import type { HistoryAnswer } from '#core/queries';
 import { useFrameQuery, useHistoryQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import type { UndoWay } from '../app/toastSlice.ts';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Kind } from '#core/contract';
 import { countOf, sayDay, sayNear } from '#core/kitchen';
-import type { PackBrief } from '#core/session';
+import type { PackBrief } from '#core/queries';
 import { useStoreQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, Empty, NotFor, PageHead, Waiting } from '../app/ui.tsx';

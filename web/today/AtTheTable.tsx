@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { countOf, isPresent, listOf } from '#core/kitchen';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { AllergenChips } from '../app/AllergenChips.tsx';
 import { useFrameQuery } from '../app/api.ts';
 import { useCommands } from '../app/commands.ts';

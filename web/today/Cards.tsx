@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, NotFor, Why } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { eatenAsPlanned } from '#core/eat';
 import { isDinner } from '#core/kitchen';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { useCommands, type NewEvent } from '../app/commands.ts';
 import { NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';

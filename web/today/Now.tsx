@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
 import { thawHoursOf, type PackState } from '#core/store';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
 import { DueTag, NotFor } from '../app/ui.tsx';
 import { ContainerIcon } from '../draw/ContainerIcon.tsx';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { NotFor } from '../app/ui.tsx';
 
 /** Packs whose label no longer tells the truth about allergies, a dish to a row; each code leads to its label. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 import { amountOf, placeName } from '../store/words.ts';
 import { dishes } from './dishes.ts';
 

@@ -1,4 +1,4 @@
-import type { TodayAnswer } from '#core/session';
+import type { TodayAnswer } from '#core/queries';
 
 type Ordered = Omit<TodayAnswer['view']['eatFirst'][number], 'notFor'> & { notFor?: string[] };
 

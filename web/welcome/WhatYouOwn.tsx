@@ -1,5 +1,5 @@
 import type { DocumentTable } from '#core/contract';
-import type { KitchenAnswer } from '#core/session';
+import type { KitchenAnswer } from '#core/queries';
 import { useCommands, type NewChange } from '../app/commands.ts';
 import { usualContainers, usualGear, usualPlaces, type Owned } from './usual.ts';
 

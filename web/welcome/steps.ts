@@ -1,4 +1,4 @@
-import type { FrameAnswer } from '#core/session';
+import type { FrameAnswer } from '#core/queries';
 
 /** The four steps of a first evening; each can be left and taken up later. */
 export const steps = [

@@ -1,12 +1,12 @@
 import type { Day, Instant, Session } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import type { LabelsAnswer, SessionBrief, SessionsAnswer, Unreadable } from '../answers.ts';
-import { labelAllergy, labelSays, printAgain } from '../allergy.ts';
-import { heatOfPack } from '../heat.ts';
-import { labelContent } from '../labels.ts';
-import { stages } from '../state.ts';
-import { sessionStanding, sessionView, type SessionView } from '../view.ts';
-import type { World } from '../world.ts';
+import type { LabelsAnswer, SessionBrief, SessionsAnswer, Unreadable } from './answers.ts';
+import { labelAllergy, labelSays, printAgain } from '#core/session';
+import { heatOfPack } from '#core/session';
+import { labelContent } from '#core/session';
+import { stages } from '#core/session';
+import { sessionStanding, sessionView, type SessionView } from '#core/session';
+import type { World } from '#core/session';
 import type { Book } from './book.ts';
 
 /** Sessions whose day lies further back are listed by name only; nobody packs a year-old pot. */

@@ -20,11 +20,11 @@ import type { LabelContent } from '#core/pack';
 import type { MassCheck, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
-import type { HeatTexts } from './heat.ts';
-import type { Run } from './run.ts';
-import type { SessionState } from './state.ts';
-import type { Supplies } from './supply.ts';
-import type { TodayView } from './today.ts';
+import type { HeatTexts } from '#core/session';
+import type { Run } from '#core/session';
+import type { SessionState } from '#core/session';
+import type { Supplies } from '#core/session';
+import type { TodayView } from '#core/session';
 
 /** What the server answers, typed once for both sides. Requests are held to the contract; answers come from this core. */
 

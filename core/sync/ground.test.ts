@@ -3,8 +3,10 @@ import type { TamboEvent } from '#core/contract';
 import { codeFrom } from '#core/pack';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
-import { testGround, testPack, testSession } from './fixtures.ts';
-import { afterWaiting, frameAnswer, storeAnswer, viewOf, worldOfGround, type Ground } from './index.ts';
+import { testPack, testSession } from '../session/fixtures.ts';
+import { testGround } from './fixtures.ts';
+import { frameAnswer, storeAnswer, viewOf } from '#core/queries';
+import { afterWaiting, worldOfGround, type Ground } from './ground.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 let counter = 0;

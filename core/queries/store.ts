@@ -1,12 +1,12 @@
 import type { Instant, TamboEvent } from '#core/contract';
 import { cautionsFor } from '#core/safety';
 import { byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
-import type { PackAnswer, StoreAnswer } from '../answers.ts';
-import { labelAllergy, labelSays } from '../allergy.ts';
-import { heatOfPack } from '../heat.ts';
-import { labelContent } from '../labels.ts';
-import { sayEvent } from '../say.ts';
-import type { World } from '../world.ts';
+import type { PackAnswer, StoreAnswer } from './answers.ts';
+import { labelAllergy, labelSays } from '#core/session';
+import { heatOfPack } from '#core/session';
+import { labelContent } from '#core/session';
+import { sayEvent } from '#core/session';
+import type { World } from '#core/session';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';

@@ -1,9 +1,9 @@
 import type { Instant } from '#core/contract';
 import { lifeOf } from '#core/kitchen';
 import type { KnownDish } from '#core/store';
-import type { CountAnswer } from '../answers.ts';
-import { portionMlOf } from '../batch.ts';
-import type { World } from '../world.ts';
+import type { CountAnswer } from './answers.ts';
+import { portionMlOf } from '#core/session';
+import type { World } from '#core/session';
 import type { Book } from './book.ts';
 import { todayOf } from './today.ts';
 

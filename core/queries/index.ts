@@ -6,3 +6,5 @@ export { kitchenAnswer } from './kitchen.ts';
 export { labelsAnswer, openOf, recentDays, recentSessions, sessionsAnswer, viewOf } from './sessions.ts';
 export { packAnswer, storeAnswer } from './store.ts';
 export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './today.ts';
+export { find, type FindEntry } from './find.ts';
+export type * from './answers.ts';

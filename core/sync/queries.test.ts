@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { TamboEvent } from '#core/contract';
-import { testEater } from '../../kitchen/fixtures.ts';
-import { testContainer } from '../../pack/fixtures.ts';
-import { testInstant } from '../../store/fixtures.ts';
-import { testGround, testHousehold, testPack, testSession } from '../fixtures.ts';
-import { worldOfGround, type Ground } from '../ground.ts';
+import { testEater } from '../kitchen/fixtures.ts';
+import { testContainer } from '../pack/fixtures.ts';
+import { testInstant } from '../store/fixtures.ts';
+import { testHousehold, testPack, testSession } from '../session/fixtures.ts';
+import { testGround } from './fixtures.ts';
+import { worldOfGround, type Ground } from '#core/sync';
 import {
   countAnswer,
   eatAnswer,
@@ -16,7 +17,7 @@ import {
   storeAnswer,
   todayAnswer,
   todayOf,
-} from './index.ts';
+} from '#core/queries';
 
 const now = '2026-11-24T16:00:00.000Z';
 const today = '2026-11-24';

@@ -1,9 +1,9 @@
 import type { Instant } from '#core/contract';
 import { addDays, daysFrom, demand, sayPortions } from '#core/kitchen';
 import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
-import type { EatAnswer } from '../answers.ts';
-import { packWarnings, sayWarning } from '../allergy.ts';
-import type { World } from '../world.ts';
+import type { EatAnswer } from './answers.ts';
+import { packWarnings, sayWarning } from '#core/session';
+import type { World } from '#core/session';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';

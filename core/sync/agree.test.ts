@@ -4,8 +4,10 @@ import type { Kind, Place } from '#core/contract';
 import { addDays, addMinutes } from '#core/kitchen';
 import { coldOf, momentOf, type PackState } from '#core/store';
 import { testEater } from '../kitchen/fixtures.ts';
-import { testGround, testHousehold, testPack } from './fixtures.ts';
-import { eatAnswer, frameAnswer, kitchenAnswer, packAnswer, storeAnswer, todayAnswer, worldOfGround } from './index.ts';
+import { testHousehold, testPack } from '../session/fixtures.ts';
+import { testGround } from './fixtures.ts';
+import { eatAnswer, frameAnswer, kitchenAnswer, packAnswer, storeAnswer, todayAnswer } from '#core/queries';
+import { worldOfGround } from './ground.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 const today = '2026-11-24';

@@ -1,8 +1,8 @@
 import type { Instant, Meal } from '#core/contract';
 import { daysFrom, demand, isPresent } from '#core/kitchen';
 import { freeNow, momentOf, roomIn } from '#core/store';
-import type { KitchenAnswer } from '../answers.ts';
-import type { World } from '../world.ts';
+import type { KitchenAnswer } from './answers.ts';
+import type { World } from '#core/session';
 import type { Book } from './book.ts';
 import { openOf, recentSessions, viewOf } from './sessions.ts';
 import { sharesNow, todayOf } from './today.ts';

@@ -1,8 +1,8 @@
 import type { Day, Meal, Recipe, Session, TamboEvent } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import type { PackState } from '#core/store';
-import type { ClashBrief, Unreadable } from '../answers.ts';
-import type { EatenDay } from '../supply.ts';
+import type { ClashBrief, Unreadable } from './answers.ts';
+import type { EatenDay } from '#core/session';
 
 /** One meal's helping from one pack, as the log lists it. */
 export interface EatenEntry {

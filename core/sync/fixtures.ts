@@ -1,0 +1,44 @@
+import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
+import { reheatRows, thawRows } from '#core/pack/data';
+import { testEater } from '../kitchen/fixtures.ts';
+import { testRevision } from '../recipe/fixtures.ts';
+import { testHousehold, testSession, testWorld } from '../session/fixtures.ts';
+import type { Ground } from './ground.ts';
+
+/** The same household as a device keeps it: one recipe, one session, a chest, nothing in store unless told otherwise. */
+export const testGround = (over: Partial<Ground> = {}): Ground => {
+  const { places, equipment } = testWorld();
+  const revision = testRevision();
+  return {
+    storeId: 'store',
+    household: testHousehold,
+    eaters: [testEater('osk')],
+    table: [],
+    unreadable: [],
+    clashes: [],
+    equipment: [...equipment],
+    containers: [],
+    places: [...places],
+    packs: [],
+    usage: [],
+    recipes: [{ id: revision.recipeId, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }],
+    revisions: [revision],
+    sessions: [testSession()],
+    events: [['s1', []]],
+    sessionPacks: [['s1', []]],
+    eatenDays: [],
+    lately: [],
+    runs: [],
+    changes: 0,
+    times: [],
+    ingredients: [...ingredientRows],
+    lives: [...lifeRows],
+    materials: [...materialRows],
+    reheats: [...reheatRows],
+    thaws: [...thawRows],
+    presets: [],
+    allergenNames: [['al_celery', 'celery']],
+    heard: [],
+    ...over,
+  };
+};
