@@ -16,6 +16,7 @@ const order = [
   'dry',
   'fresh',
   'session',
+  'commands',
   'queries',
   'sync',
 ];

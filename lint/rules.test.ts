@@ -53,3 +53,15 @@ describe('the clock rule', () => {
     expect(check('web/app/clock.ts')).toBe(0);
   });
 });
+
+describe('the entry rule', () => {
+  it('lets only commands make an entry: no page does, nor the demo', () => {
+    const linter = new Linter({ configType: 'flat', cwd: root });
+    const code = readFileSync(path.join(root, 'lint/fixtures/entry.txt'), 'utf8');
+    const check = (file: string): number => linter.verify(code, only('no-restricted-syntax'), { filename: path.join(root, file) }).length;
+    expect(check('web/eat/LogMeal.tsx')).toBe(1);
+    expect(check('server/demo/eatDay.ts')).toBe(1);
+    expect(check('core/commands/packs.ts')).toBe(0);
+    expect(check('web/app/device.ts')).toBe(0);
+  });
+});

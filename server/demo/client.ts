@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
-import type { EventData, EventType, WritableOf, WritableTable } from '#core/contract';
+import type { Act } from '#core/commands';
+import type { WritableOf, WritableTable } from '#core/contract';
 import { addMs } from '#core/kitchen';
 import type { Db } from '../db/index.ts';
 import { acceptEvents } from '../events/index.ts';
@@ -41,7 +42,7 @@ export class DemoClient {
     return this.last;
   }
 
-  log<T extends EventType>(at: string, type: T, subjects: string[], data: EventData<T>): string {
+  log(at: string, { type, subjects, data }: Act): string {
     const instant = this.instant(at);
     const id = this.id();
     this.counter += 1;

@@ -1,3 +1,4 @@
+import { closePacking, eatTonight, fillPack, finishTask, markLabelled, putAway, tick, weigh, type Act } from '#core/commands';
 import type { Batch, Session } from '#core/contract';
 import { sayTask } from '#core/cook';
 import { addMinutes, instantAt } from '#core/kitchen';
@@ -69,12 +70,14 @@ function fill(client: DemoClient, at: string, session: Session, batch: BatchView
       );
       if (!made.ok) throw new Error(`demo: ${batch.revision.name}: ${made.why}`);
       const packId = client.id();
-      client.log(addMinutes(at, n), 'filled', [packId], made.data);
+      client.log(addMinutes(at, n), fillPack({ packId }, made.data));
       if (n <= of - unlabelled) labelled.push(packId);
-      client.log(addMinutes(at, 90 + n), 'moved', [packId], spot(batch.revision.kind, n));
+      for (const act of putAway([{ packId }], spot(batch.revision.kind, n))) client.log(addMinutes(at, 90 + n), act);
     }
   }
-  if (labelled.length > 0) client.log(addMinutes(at, 60), 'labelled', labelled, { how: 'printed' });
+  // one sheet of labels, stuck on in one go
+  const [first] = labelled;
+  if (first !== undefined) client.log(addMinutes(at, 60), { ...markLabelled({ packId: first }, 'printed'), subjects: labelled } as Act);
   return of;
 }
 
@@ -88,50 +91,33 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
   const planned = view(start).view;
   const shopAt = addMinutes(start, -18 * 60);
   for (const line of planned.list.flatMap((sec) => sec.lines).filter((x) => !x.onTheDay)) {
-    client.log(shopAt, 'ticked', [session.id], {
-      sessionId: session.id,
-      key: line.key,
-      amount: line.amount,
-      unit: line.unit,
-      how: ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought',
-      what: line.name,
-    });
+    const how = ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought';
+    client.log(shopAt, tick({ ...line, sessionId: session.id, seen: session.id }, how));
   }
   const tasks = planned.tasks.toSorted((a, b) => (a.endMin ?? 0) - (b.endMin ?? 0));
   for (const task of tasks)
-    client.log(addMinutes(start, task.endMin ?? 0), 'taskDone', [session.id], {
-      sessionId: session.id,
-      taskId: task.id,
-      what: sayTask(task),
-      actualMin: Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
-    });
+    client.log(
+      addMinutes(start, task.endMin ?? 0),
+      finishTask(
+        { sessionId: session.id, taskId: task.id, what: sayTask(task), seen: session.id },
+        Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
+      ),
+    );
   const end = addMinutes(start, planned.schedule?.makespanMin ?? 120);
   let at = addMinutes(end, 15);
   for (const batch of planned.batches) {
+    const dish = { sessionId: session.id, batchId: batch.batch.id, seen: session.id };
     const ml = Math.round(batch.yield.ml * (0.965 + client.random() * 0.06));
     const netG = Math.round(ml * batch.yield.densityGPerMl);
     if (batch.revision.kind !== 'kit')
-      client.log(at, 'weighed', [session.id], {
-        batchId: batch.batch.id,
-        grossG: netG + 2450,
-        tareG: 2450,
-        netG,
-        volumeMl: ml,
-        gPerMl: batch.yield.densityGPerMl,
-      });
+      client.log(at, weigh(dish, { grossG: netG + 2450, tareG: 2450, netG, volumeMl: ml, gPerMl: batch.yield.densityGPerMl }));
     const { view: now, world } = view(at);
     const fresh = now.batches.find((b) => b.batch.id === batch.batch.id);
     if (!fresh) continue;
     const packs = fill(client, at, session, fresh, world, batch === planned.batches.at(-1) ? unlabelled : 0);
     const rest = fresh.packing.ok ? fresh.packing.choice.tonightMl : 0;
-    if (rest > 60)
-      client.log(addMinutes(at, packs + 2), 'eatenTonight', [session.id], {
-        batchId: batch.batch.id,
-        day: session.day,
-        shares: [],
-        volumeMl: Math.round(rest),
-      });
-    client.log(addMinutes(at, packs + 3), 'packingClosed', [session.id], { batchId: batch.batch.id });
+    if (rest > 60) client.log(addMinutes(at, packs + 2), eatTonight(dish, session.day, Math.round(rest)));
+    client.log(addMinutes(at, packs + 3), closePacking(dish));
     at = addMinutes(at, packs + 12);
   }
 }

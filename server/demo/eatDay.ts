@@ -1,3 +1,4 @@
+import { eat } from '#core/commands';
 import type { Eater } from '#core/contract';
 import { demand, instantAt } from '#core/kitchen';
 import { momentOf, sharesOf, statusOf, useFirst, type PackState } from '#core/store';
@@ -42,13 +43,16 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
         shares.push({ eaterId: eater.eaterId, portions: q / 4 });
       }
       const rest = Math.round(part.pack.left * 4) - part.quarters;
-      client.log(evening, 'eaten', [part.pack.packId], {
-        day,
-        meal: 'dinner',
-        shares,
-        guests: 0,
-        rest: rest === 0 ? 'none' : rest === 1 ? 'binned' : 'fridge',
-      });
+      client.log(
+        evening,
+        eat(part.pack, {
+          day,
+          meal: 'dinner',
+          shares,
+          guests: 0,
+          rest: rest === 0 ? 'none' : rest === 1 ? 'binned' : 'fridge',
+        }),
+      );
     }
   }
   // what was opened yesterday is lunch for the baker
@@ -56,45 +60,57 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
     (p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < evening,
   );
   if (open)
-    client.log(instantAt(day, '21:40', zone), 'eaten', [open.packId], {
-      day,
-      meal: 'lunch',
-      shares: [{ eaterId: 'eater_joaquim', portions: open.left }],
-      guests: 0,
-      rest: 'none',
-    });
+    client.log(
+      instantAt(day, '21:40', zone),
+      eat(open, {
+        day,
+        meal: 'lunch',
+        shares: [{ eaterId: 'eater_joaquim', portions: open.left }],
+        guests: 0,
+        rest: 'none',
+      }),
+    );
   if (pipEats) {
     let cubes = client.random() < 0.9 ? 6 : 3;
     for (const bag of stored().filter((p) => p.kind === 'puree')) {
       const n = Math.min(cubes, Math.round(bag.left));
       cubes -= n;
       if (n > 0)
-        client.log(instantAt(day, '17:10', zone), 'eaten', [bag.packId], {
-          day,
-          meal: 'dinner',
-          shares: [{ eaterId: 'eater_pip', portions: n }],
-          guests: 0,
-          rest: 'none',
-        });
+        client.log(
+          instantAt(day, '17:10', zone),
+          eat(bag, {
+            day,
+            meal: 'dinner',
+            shares: [{ eaterId: 'eater_pip', portions: n }],
+            guests: 0,
+            rest: 'none',
+          }),
+        );
       if (cubes === 0) break;
     }
   }
   const broth = stored().find((p) => p.kind === 'broth');
   if (broth && client.random() < 0.14)
-    client.log(instantAt(day, '12:30', zone), 'eaten', [broth.packId], {
-      day,
-      meal: 'lunch',
-      shares: [{ eaterId: 'eater_osk', portions: broth.left }],
-      guests: 0,
-      rest: 'none',
-    });
+    client.log(
+      instantAt(day, '12:30', zone),
+      eat(broth, {
+        day,
+        meal: 'lunch',
+        shares: [{ eaterId: 'eater_osk', portions: broth.left }],
+        guests: 0,
+        rest: 'none',
+      }),
+    );
   const spoon = stored().find((p) => p.kind === 'aromatic');
   if (spoon && client.random() < 0.25)
-    client.log(instantAt(day, '18:00', zone), 'eaten', [spoon.packId], {
-      day,
-      meal: 'dinner',
-      shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }],
-      guests: 0,
-      rest: 'none',
-    });
+    client.log(
+      instantAt(day, '18:00', zone),
+      eat(spoon, {
+        day,
+        meal: 'dinner',
+        shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }],
+        guests: 0,
+        rest: 'none',
+      }),
+    );
 }

@@ -1,4 +1,5 @@
 import { and, eq, isNotNull } from 'drizzle-orm';
+import { planFor, takeOut, tick, wash } from '#core/commands';
 import { addDays, addMinutes, dayOf, daysBetween, daysFrom, demand, instantAt, nextWeekday } from '#core/kitchen';
 import { sessionView } from '#core/session';
 import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
@@ -47,17 +48,14 @@ function planEvenings(db: Db, client: DemoClient, today: string, now: string, zo
   const forgotten = meals.find((p) => p.portions <= 2);
   if (forgotten) {
     used.add(forgotten.packId);
-    client.log(instantAt(addDays(today, -4), '12:00', zone), 'planned', [forgotten.packId], {
-      for: { day: addDays(today, -3), meal: 'dinner' },
-    });
+    for (const act of planFor([forgotten], addDays(today, -3))) client.log(instantAt(addDays(today, -4), '12:00', zone), act);
   }
   const tonight = take(today, []);
-  for (const p of tonight) client.log(instantAt(addDays(today, -1), '18:10', zone), 'pulled', [p.packId], { day: today, meal: 'dinner' });
+  for (const act of takeOut(tonight, today)) client.log(instantAt(addDays(today, -1), '18:10', zone), act);
   const tomorrow = take(addDays(today, 1), [tonight[0]?.recipeId]);
   const after = take(addDays(today, 2), [tonight[0]?.recipeId, tomorrow[0]?.recipeId]);
   for (const [i, packs] of [tomorrow, after].entries())
-    for (const p of packs)
-      client.log(addMinutes(now, -180), 'planned', [p.packId], { for: { day: addDays(today, 1 + i), meal: 'dinner' } });
+    for (const act of planFor(packs, addDays(today, 1 + i))) client.log(addMinutes(now, -180), act);
 }
 
 /**
@@ -148,7 +146,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   }
   // empties are washed up as they come back
   const washDay = instantAt(addDays(today, -1), '11:00', zone);
-  for (const { packId } of allEmpties(db).slice(0, -3)) client.log(washDay, 'washed', [packId], {});
+  for (const empty of allEmpties(db).slice(0, -3)) client.log(washDay, wash(empty));
   planEvenings(db, client, today, now, zone);
 
   const big = planSession(client, addMinutes(now, -150), {
@@ -163,14 +161,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   });
   const list = sessionView(big, [], [], worldOf(db), now).list.flatMap((x) => x.lines);
   for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle)))
-    client.log(addMinutes(now, -140), 'ticked', [big.id], {
-      sessionId: big.id,
-      key: line.key,
-      amount: line.amount,
-      unit: line.unit,
-      how: 'haveIt',
-      what: line.name,
-    });
+    client.log(addMinutes(now, -140), tick({ ...line, sessionId: big.id, seen: big.id }, 'haveIt'));
 }
 
 /** Returning containers whose pack has been eaten. */

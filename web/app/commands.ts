@@ -1,15 +1,6 @@
 import { useMemo } from 'react';
-import {
-  intentId,
-  stateOf,
-  versions,
-  type EventData,
-  type EventType,
-  type TamboEvent,
-  type WritableOf,
-  type WritableTable,
-  type WriteRequest,
-} from '#core/contract';
+import { intentId, stateOf, versions, type TamboEvent, type WritableOf, type WritableTable, type WriteRequest } from '#core/contract';
+import { again, type Act } from '#core/commands';
 import { api } from './api.ts';
 import { device, newId, stampEvent, stampInstant } from './device.ts';
 import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
@@ -17,19 +8,6 @@ import { enqueue } from './outbox.ts';
 import { useAppDispatch, useAppState, type RootState } from './store.ts';
 import { shown, type UndoWay } from './toastSlice.ts';
 
-/** An event to be logged: type, what it speaks of, data. */
-export type NewEvent = {
-  [T in EventType]: {
-    type: T;
-    subjects: string[];
-    data: EventData<T>;
-    /** The newest event the page had seen of it; `again` where each tap is meant by itself. */
-    seen: string | typeof again;
-  };
-}[EventType];
-
-/** Meant each time it is tapped: one more stepper's step, 5 more minutes. */
-export const again = Symbol('again');
 /** A document as it is to be, null to delete it, and as the page had it before: null for a new one (decision 58). */
 export type NewChange = {
   [T in WritableTable]: { table: T; id: string; data: WritableOf<T> | null; was: WritableOf<T> | null };
@@ -43,7 +21,7 @@ const asSent = ({ was, ...change }: NewChange): WriteRequest['changes'][number] 
 
 export interface Commands {
   /** Logs events; the toast says so and offers undo. */
-  log(events: NewEvent[], says: string): Promise<TamboEvent[]>;
+  log(acts: readonly Act[], says: string): Promise<TamboEvent[]>;
   /** Writes documents as one tap. */
   write(changes: NewChange[], says: string, more?: Pick<WriteRequest, 'settles'>): Promise<string>;
   undo(way: UndoWay): Promise<void>;

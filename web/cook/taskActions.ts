@@ -1,7 +1,8 @@
+import { extendTask, finishTask, handOver, skipTask, startTask } from '#core/commands';
 import { sayTask } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
 import { leftOf, shortTitle, type SessionView, type TaskView } from '#core/session';
-import { again, useCommands } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { useAppSelector } from '../app/store.ts';
 
 interface PendingTask {
@@ -47,40 +48,18 @@ export function useTaskActions(sessionId: string, now: string) {
   const pending = usePending(sessionId);
   /** What was done here and not sent yet has been seen too. */
   const seen = (t: TaskView): string => pending.get(t.id)?.id ?? t.seen;
-  const base = (t: TaskView) => ({ sessionId, taskId: t.id, what: sayTask(t) });
+  const task = (t: TaskView) => ({ sessionId, taskId: t.id, what: sayTask(t), seen: seen(t) });
   return {
-    start: (t: TaskView, cookId?: string) =>
-      void log([{ type: 'taskStarted', subjects: [sessionId], seen: seen(t), data: { ...base(t), ...(cookId && { cookId }) } }], 'Started'),
+    start: (t: TaskView, cookId?: string) => void log([startTask(task(t), cookId)], 'Started'),
     handOver: (t: TaskView, cook: { id: string; name: string }) =>
-      void log(
-        [{ type: 'taskHanded', subjects: [sessionId], seen: seen(t), data: { ...base(t), cookId: cook.id } }],
-        `${shortTitle(t.title)}: to ${cook.name}`,
-      ),
+      void log([handOver(task(t), cook.id)], `${shortTitle(t.title)}: to ${cook.name}`),
     done: (t: TaskView) =>
       void log(
-        [
-          {
-            type: 'taskDone',
-            subjects: [sessionId],
-            seen: seen(t),
-            data: { ...base(t), ...(t.log?.startedAt && { actualMin: Math.max(0, Math.round(minutesBetween(t.log.startedAt, now))) }) },
-          },
-        ],
+        [finishTask(task(t), t.log?.startedAt === undefined ? undefined : Math.max(0, Math.round(minutesBetween(t.log.startedAt, now))))],
         'Done',
       ),
-    skip: (t: TaskView) => void log([{ type: 'taskSkipped', subjects: [sessionId], seen: seen(t), data: base(t) }], 'Skipped'),
+    skip: (t: TaskView) => void log([skipTask(task(t))], 'Skipped'),
     /** From now, however long ago its time was up. */
-    more: (t: TaskView) =>
-      void log(
-        [
-          {
-            type: 'taskExtended',
-            subjects: [sessionId],
-            seen: again,
-            data: { ...base(t), minutes: moreMin + Math.max(0, Math.ceil(-leftOf(t, now))) },
-          },
-        ],
-        `${moreMin} more minutes`,
-      ),
+    more: (t: TaskView) => void log([extendTask(task(t), moreMin + Math.max(0, Math.ceil(-leftOf(t, now))))], `${moreMin} more minutes`),
   };
 }

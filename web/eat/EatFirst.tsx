@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { planFor } from '#core/commands';
 import { sayNear, sayWeekday } from '#core/kitchen';
 import type { EatAnswer, PackBrief } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
@@ -20,10 +21,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   );
   const list = data.eatFirst.filter((p) => p.name.toLowerCase().includes(q.toLowerCase()) || p.code.toLowerCase() === q.toLowerCase());
   const put = (p: PackBrief, day: string): void =>
-    void log(
-      [{ type: 'planned', subjects: [p.packId], seen: p.seen, data: { for: day ? { day, meal: 'dinner' } : null } }],
-      day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`,
-    );
+    void log(planFor([p], day), day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`);
   return (
     <section className="card" aria-label="Eat first">
       <div className="cardhead">

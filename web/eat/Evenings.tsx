@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { planFor } from '#core/commands';
 import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
 import type { EatAnswer, Evening } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
@@ -53,11 +54,7 @@ function EveningRows({ data, onClear }: { data: EatAnswer; onClear: (e: Evening)
 export function Table({ data }: { data: EatAnswer }) {
   const { log } = useCommands();
   const names = new Map(data.eaters.map((e) => [e.id, e.name]));
-  const clear = (e: Evening): void =>
-    void log(
-      e.packs.map((p) => ({ type: 'planned' as const, subjects: [p.packId], seen: p.seen, data: { for: null } })),
-      `${sayNear(e.day, data.today)} is open again`,
-    );
+  const clear = (e: Evening): void => void log(planFor(e.packs, undefined), `${sayNear(e.day, data.today)} is open again`);
   return (
     <section className="card" aria-label="The coming evenings" style={{ paddingBottom: 10 }}>
       <EveningRows data={data} onClear={clear} />

@@ -1,11 +1,12 @@
 import { Modal } from '@mantine/core';
 import { useState } from 'react';
+import { eat } from '#core/commands';
 import type { Meal } from '#core/contract';
 import { addDays, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName } from '#core/session';
 import { type EatAnswer, type PackBrief } from '#core/queries';
-import { useCommands, type NewEvent } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { useOnce } from '../app/useOnce.ts';
 import { NotFor, Stepper } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -51,20 +52,14 @@ function Form({
       data.eaters.map((e) => ({ eaterId: e.id, portions: eaten[e.id] ?? 0 })).filter((s) => s.portions > 0),
       guests,
     );
-    const events: NewEvent[] = dealt.flatMap((d): NewEvent[] => {
+    const acts = dealt.flatMap((d) => {
       const taken = d.shares.reduce((s, x) => s + x.portions, 0) + d.guests;
-      return taken > 0 || rest === 'binned'
-        ? [
-            {
-              type: 'eaten',
-              subjects: [d.packId],
-              seen: packs.find((p) => p.packId === d.packId)?.seen ?? d.packId,
-              data: { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' },
-            },
-          ]
+      const pack = packs.find((p) => p.packId === d.packId);
+      return pack && (taken > 0 || rest === 'binned')
+        ? [eat(pack, { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' })]
         : [];
     });
-    if (events.length > 0) await log(events, `${first.name}: ${sayPortions(total)} eaten`);
+    if (acts.length > 0) await log(acts, `${first.name}: ${sayPortions(total)} eaten`);
     onClose();
   };
   return (

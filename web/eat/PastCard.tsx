@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { bin } from '#core/commands';
 import type { Kind } from '#core/contract';
 import { sayNear } from '#core/kitchen';
 import { useCommands } from '../app/commands.ts';
@@ -36,19 +37,7 @@ export function PastCard({ packs, today }: { packs: readonly PastPack[]; today: 
             <button
               type="button"
               className="btn s"
-              onClick={() =>
-                void log(
-                  [
-                    {
-                      type: 'discarded',
-                      subjects: [p.packId],
-                      seen: p.seen,
-                      data: { portions: p.left, reason: 'past its day in the fridge' },
-                    },
-                  ],
-                  `${p.name} is binned`,
-                )
-              }
+              onClick={() => void log([bin(p, p.left, 'past its day in the fridge')], `${p.name} is binned`)}
             >
               Binned
             </button>

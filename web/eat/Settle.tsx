@@ -1,7 +1,8 @@
+import { eat, planFor, type Act } from '#core/commands';
 import { countOf, sayNear } from '#core/kitchen';
 import { eatenAsPlanned } from '#core/eat';
 import type { EatAnswer, PackBrief } from '#core/queries';
-import { useCommands, type NewEvent } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf } from '../store/words.ts';
 
@@ -35,15 +36,15 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
   const all = questions(data);
   if (all.length === 0) return null;
   const asked = all.slice(0, atOnce);
-  const planned = (q: Doubtful): NewEvent[] => {
+  const planned = (q: Doubtful): Act[] => {
     const eaten = eatenAsPlanned(q.packs, data.eaters, 0, { day: q.day, meal: q.meal });
     // of what nobody was home for, all is taken to have gone to guests
     const rows =
       eaten.length > 0
         ? eaten
         : q.packs.map((p) => ({ packId: p.packId, data: { day: q.day, meal: q.meal, shares: [], guests: p.left, rest: 'none' as const } }));
-    const seen = new Map(q.packs.map((p) => [p.packId, p.seen]));
-    return rows.map((r): NewEvent => ({ type: 'eaten', subjects: [r.packId], seen: seen.get(r.packId) ?? r.packId, data: r.data }));
+    const packs = new Map(q.packs.map((p) => [p.packId, p]));
+    return rows.map((r) => eat(packs.get(r.packId) ?? r, r.data));
   };
   return (
     <section className="card" aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
@@ -78,12 +79,7 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
             <button
               type="button"
               className="btn o s"
-              onClick={() =>
-                void log(
-                  q.packs.map((p): NewEvent => ({ type: 'planned', subjects: [p.packId], seen: p.seen, data: { for: null } })),
-                  `${q.first.name} is still there`,
-                )
-              }
+              onClick={() => void log(planFor(q.packs, undefined), `${q.first.name} is still there`)}
             >
               Still there
             </button>

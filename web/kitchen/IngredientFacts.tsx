@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { trim } from '#core/commands';
 import type { IngredientRow, Price } from '#core/contract';
 import { capital, sayMoney } from '#core/kitchen';
 import type { LarderAnswer } from '#core/queries';
@@ -38,10 +39,7 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
           className="btn o"
           disabled={!good}
           onClick={() => {
-            void log(
-              [{ type: 'trimmed', subjects: [row.id], seen: draft, data: { ingredientId: row.id, boughtG: b ?? 0, usableG: l ?? 0 } }],
-              `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`,
-            );
+            void log([trim(row.id, b ?? 0, l ?? 0, draft)], `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`);
             setBought('');
             setLeft('');
             setDraft(newId());

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { sayAtHome } from '#core/commands';
 import type { Meal } from '#core/contract';
 import { countOf, monthsOld, sayDay, sayPortions, shortWeekday } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
@@ -38,7 +39,7 @@ export function Weeks({ data }: { data: KitchenAnswer }) {
     const there = data.weeks.present[eaterId]?.[data.weeks.days.indexOf(day)]?.[meal] ?? false;
     if (!eater) return;
     void log(
-      [{ type: 'atHome', subjects: [eaterId], data: { day, meal, home: !there }, seen: data.tableSeen }],
+      [sayAtHome(eaterId, day, meal, !there, data.tableSeen)],
       `${eater.name} ${there ? 'is not here for' : 'is here for'} ${meal} on ${sayDay(day)}`,
     );
   };

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { markLabelled, putAway } from '#core/commands';
 import type { Place } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
 import { portionName, type BatchView } from '#core/session';
@@ -17,10 +18,7 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
   const unlabelled = b.packs.filter((p) => !p.labelled);
   const put = (): void => {
     const [placeId = '', zoneId = ''] = at.split('|');
-    void log(
-      loose.map((p) => ({ type: 'moved' as const, subjects: [p.packId], seen: p.seen ?? p.packId, data: { placeId, zoneId } })),
-      `${b.revision.name}: put away`,
-    );
+    void log(putAway(loose, { placeId, zoneId }), `${b.revision.name}: put away`);
   };
   return (
     <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.4fr) minmax(0,1fr)', alignItems: 'start', marginTop: 14 }}>
@@ -87,12 +85,7 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
                   className="btn o"
                   onClick={() =>
                     void log(
-                      unlabelled.map((p) => ({
-                        type: 'labelled' as const,
-                        subjects: [p.packId],
-                        seen: p.seen ?? p.packId,
-                        data: { how: 'hand' as const },
-                      })),
+                      unlabelled.map((p) => markLabelled(p, 'hand')),
                       'Written by hand',
                     )
                   }

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
+import { eatTonight, fillPack, type Act } from '#core/commands';
 import { intentId } from '#core/contract';
 import { countOf, listOf, sayPortions } from '#core/kitchen';
 import type { PackGroup } from '#core/pack';
@@ -7,7 +8,7 @@ import { cautionsFor } from '#core/safety';
 import { filledData, labelContent, packTexts, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
 import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
 import { takeCodes, useNextCode } from '../app/codes.ts';
-import { useCommands, type NewEvent } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { useOnce } from '../app/useOnce.ts';
 import { Cautions } from '../app/ui.tsx';
 import { FillView } from '../draw/FillView.tsx';
@@ -77,7 +78,7 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
       setProblem('No codes are left on this device and Tambo does not answer. Nothing was changed; try again when it is back.');
       return;
     }
-    const events: NewEvent[] = [];
+    const acts: Act[] = [];
     let n = 0;
     for (const [k, g] of choice.groups.entries()) {
       for (let i = 0; i < g.packs; i += 1) {
@@ -99,19 +100,14 @@ export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView
           setProblem(`Not packed: ${made.why}. Nothing was changed.`);
           return;
         }
-        events.push({ type: 'filled', subjects: [intentId(b.seen, 'pack', String(n))], seen: b.seen, data: made.data });
+        acts.push(fillPack({ packId: intentId(b.seen, 'pack', String(n)), seen: b.seen }, made.data));
       }
     }
     if (choice.tonightMl >= 20)
-      events.push({
-        type: 'eatenTonight',
-        subjects: [view.session.id],
-        seen: b.seen,
-        data: { batchId: b.batch.id, day: frame.today, shares: [], volumeMl: Math.round(choice.tonightMl) },
-      });
+      acts.push(eatTonight({ sessionId: view.session.id, batchId: b.batch.id, seen: b.seen }, frame.today, Math.round(choice.tonightMl)));
     setProblem(undefined);
     onFilled();
-    await log(events, `${b.revision.name}: ${countOf(choice.packs, 'pack')} filled`);
+    await log(acts, `${b.revision.name}: ${countOf(choice.packs, 'pack')} filled`);
   };
   return (
     <>

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { markLabelled } from '#core/commands';
 import { countOf } from '#core/kitchen';
 import { a4Grid21, type LabelResult } from '#core/pack';
 import { useLabelsQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
@@ -41,12 +42,7 @@ export function LabelsPage() {
   const mark = (how: 'printed' | 'hand'): void => {
     const ids = chosen.map((l) => l.packId);
     void log(
-      ids.map((packId) => ({
-        type: 'labelled' as const,
-        subjects: [packId],
-        seen: data.says[packId]?.seen ?? packId,
-        data: { how, says: data.says[packId]?.allergy ?? '' },
-      })),
+      ids.map((packId) => markLabelled({ packId, seen: data.says[packId]?.seen }, how, data.says[packId]?.allergy ?? '')),
       how === 'printed' ? `${countOf(ids.length, 'label')} printed and stuck on` : `${countOf(ids.length, 'code')} written by hand`,
     );
   };

@@ -1,4 +1,5 @@
 import { Link, useParams, useSearchParams } from 'react-router';
+import { closePacking } from '#core/commands';
 import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
@@ -66,10 +67,7 @@ export function PackPage() {
             type="button"
             className="btn o"
             onClick={() =>
-              void log(
-                [{ type: 'packingClosed', subjects: [id], seen: b.seen, data: { batchId: b.batch.id } }],
-                `${b.revision.name}: that was all`,
-              )
+              void log([closePacking({ sessionId: id, batchId: b.batch.id, seen: b.seen })], `${b.revision.name}: that was all`)
             }
           >
             That was all

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { weigh } from '#core/commands';
 import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
 import { densityIsGuess } from '#core/recipe';
@@ -107,7 +108,7 @@ export function WeighCard({
   const save = async (): Promise<void> => {
     if (!m.ok) return;
     await log(
-      [{ type: 'weighed', subjects: [sessionId], seen: b.seen, data: { batchId: b.batch.id, ...m.data } }],
+      [weigh({ sessionId, batchId: b.batch.id, seen: b.seen }, m.data)],
       `${b.revision.name}: ${sayVolume(Math.round(m.data.volumeMl))} came out`,
     );
     onDone();

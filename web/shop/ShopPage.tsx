@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { tick, untick } from '#core/commands';
 import { capital, countOf, listOf, sayWeekday } from '#core/kitchen';
 import type { ListedLine } from '#core/session';
 import { useSessionQuery, useSessionsQuery } from '../app/api.ts';
@@ -26,23 +27,9 @@ function usePendingTicks(sessionId: string): ReadonlyMap<string, { ticked: Ticke
 function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked: Ticked; seen: string; sessionId: string }) {
   const { log } = useCommands();
   const done = ticked === 'bought' || ticked === 'haveIt';
-  const tick = (how: 'bought' | 'haveIt'): void =>
-    void log(
-      [
-        {
-          type: 'ticked',
-          subjects: [sessionId],
-          seen,
-          data: { sessionId, key: line.key, amount: line.amount, unit: line.unit, how, what: line.name },
-        },
-      ],
-      how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`,
-    );
-  const untick = (): void =>
-    void log(
-      [{ type: 'unticked', subjects: [sessionId], seen, data: { sessionId, key: line.key, what: line.name } }],
-      `${line.name}: back on the list`,
-    );
+  const onTick = (how: 'bought' | 'haveIt'): void =>
+    void log([tick({ ...line, sessionId, seen }, how)], how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`);
+  const onUntick = (): void => void log([untick({ ...line, sessionId, seen })], `${line.name}: back on the list`);
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
@@ -52,7 +39,7 @@ function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked:
         role="checkbox"
         aria-checked={done}
         aria-label={`${line.name}, ${line.out}`}
-        onClick={() => (done ? untick() : tick('bought'))}
+        onClick={() => (done ? onUntick() : onTick('bought'))}
       >
         {done ? '✓' : ''}
       </button>
@@ -71,7 +58,7 @@ function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked:
         </div>
       </div>
       {!done && (
-        <button type="button" className="link s noprint extra" onClick={() => tick('haveIt')}>
+        <button type="button" className="link s noprint extra" onClick={() => onTick('haveIt')}>
           I have it
         </button>
       )}

@@ -1,11 +1,12 @@
 import { useRef, useState } from 'react';
+import { fillPack, putAway } from '#core/commands';
 import { intentId } from '#core/contract';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { countedPacks, portionName } from '#core/session';
 import { type CountAnswer } from '#core/queries';
 import { countLine, sayVague, type CountedLine } from '#core/store';
 import { takeCodes } from '../app/codes.ts';
-import { useCommands, type NewEvent } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { newId } from '../app/device.ts';
 import type { UndoWay } from '../app/toastSlice.ts';
 import { Why } from '../app/ui.tsx';
@@ -112,15 +113,12 @@ export function Count({ data }: { data: CountAnswer }) {
     const made = countedPacks(line, codes, intentId(draft, 'lot'), new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
     if (!made.ok) return back(made.why);
     const packIds = codes.map((_, i) => intentId(draft, 'pack', String(i)));
-    const events: NewEvent[] = made.packs.flatMap((pack, i): NewEvent[] => {
-      const subjects = [packIds[i] ?? ''];
-      return [
-        { type: 'filled', subjects, seen: draft, data: pack },
-        { type: 'moved', subjects, seen: draft, data: { placeId, zoneId } },
-      ];
+    const acts = made.packs.flatMap((data_, i) => {
+      const pack = { packId: packIds[i] ?? '', seen: draft };
+      return [fillPack(pack, data_), ...putAway([pack], { placeId, zoneId })];
     });
     setProblem(undefined);
-    const stamped = await log(events, `${countOf(line.packs, 'pack')} of ${line.name}`);
+    const stamped = await log(acts, `${countOf(line.packs, 'pack')} of ${line.name}`);
     const way: UndoWay = { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) };
     setEntered((list) => [{ id: newId(), line, codes, packIds, undo: way }, ...list]);
     field.current?.focus();

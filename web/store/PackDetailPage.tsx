@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { bin, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash } from '#core/commands';
 import { addDays, clockOf, countOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
 import { portionName, sayUndated } from '#core/session';
 import { sayVague, thawHoursOf } from '#core/store';
@@ -143,14 +144,7 @@ export function PackDetailPage() {
                     onChange={(e) => {
                       const day = e.currentTarget.value;
                       void log(
-                        [
-                          {
-                            type: 'planned',
-                            subjects: [pack.packId],
-                            seen: brief.seen,
-                            data: { for: day ? { day, meal: 'dinner' } : null },
-                          },
-                        ],
+                        planFor([brief], day),
                         day ? `${pack.name} is planned for ${sayNear(day, frame.today)}` : `${pack.name} is no longer planned`,
                       );
                     }}
@@ -172,14 +166,7 @@ export function PackDetailPage() {
                     className="btn o"
                     onClick={() =>
                       void log(
-                        [
-                          {
-                            type: 'pulled',
-                            subjects: [pack.packId],
-                            seen: brief.seen,
-                            data: { day: pullFor(brief), meal: 'dinner' },
-                          },
-                        ],
+                        takeOut([brief], pullFor(brief)),
                         `${pack.name} is in the fridge, for ${sayNear(pullFor(brief), frame.today)}`,
                       )
                     }
@@ -187,22 +174,12 @@ export function PackDetailPage() {
                     Take out
                   </button>
                 )}
-                <MoveTo
-                  places={data.places}
-                  onMove={(to) =>
-                    void log([{ type: 'moved', subjects: [pack.packId], seen: brief.seen, data: to }], `${pack.name} is put away`)
-                  }
-                />
+                <MoveTo places={data.places} onMove={(to) => void log(putAway([brief], to), `${pack.name} is put away`)} />
                 {!pack.labelled && (
                   <button
                     type="button"
                     className="btn o"
-                    onClick={() =>
-                      void log(
-                        [{ type: 'labelled', subjects: [pack.packId], seen: brief.seen, data: { how: 'hand', says: data.labelSays } }],
-                        'Written by hand',
-                      )
-                    }
+                    onClick={() => void log([markLabelled(brief, 'hand', data.labelSays)], 'Written by hand')}
                   >
                     Label written
                   </button>
@@ -216,44 +193,17 @@ export function PackDetailPage() {
                   value={reason}
                   onChange={(e) => setReason(e.currentTarget.value)}
                 />
-                <button
-                  type="button"
-                  className="btn o"
-                  onClick={() =>
-                    void log(
-                      [{ type: 'discarded', subjects: [pack.packId], seen: brief.seen, data: { portions: pack.left, reason } }],
-                      `${pack.name} is binned`,
-                    )
-                  }
-                >
+                <button type="button" className="btn o" onClick={() => void log([bin(brief, pack.left, reason)], `${pack.name} is binned`)}>
                   Bin it
                 </button>
                 <button
                   type="button"
                   className="btn o"
-                  onClick={() =>
-                    void log(
-                      [
-                        {
-                          type: 'given',
-                          subjects: [pack.packId],
-                          seen: brief.seen,
-                          data: { portions: pack.left, to: reason || 'somebody' },
-                        },
-                      ],
-                      `${pack.name} is given away`,
-                    )
-                  }
+                  onClick={() => void log([giveAway(brief, pack.left, reason || 'somebody')], `${pack.name} is given away`)}
                 >
                   Give it away
                 </button>
-                <button
-                  type="button"
-                  className="btn o"
-                  onClick={() =>
-                    void log([{ type: 'lost', subjects: [pack.packId], seen: brief.seen, data: {} }], `${pack.name} is not to be found`)
-                  }
-                >
+                <button type="button" className="btn o" onClick={() => void log([lose(brief)], `${pack.name} is not to be found`)}>
                   Not there
                 </button>
               </div>
@@ -263,13 +213,7 @@ export function PackDetailPage() {
             <section className="card">
               <div className="row">
                 <span className="grow">{container.name} waits to be washed.</span>
-                <button
-                  type="button"
-                  className="btn"
-                  onClick={() =>
-                    void log([{ type: 'washed', subjects: [pack.packId], seen: brief.seen, data: {} }], `${container.name} is free again`)
-                  }
-                >
+                <button type="button" className="btn" onClick={() => void log([wash(brief)], `${container.name} is free again`)}>
                   Washed
                 </button>
               </div>
@@ -318,12 +262,7 @@ export function PackDetailPage() {
                   <button
                     type="button"
                     className="btn s"
-                    onClick={() =>
-                      void log(
-                        [{ type: 'labelled', subjects: [pack.packId], seen: brief.seen, data: { how: 'printed', says: data.labelSays } }],
-                        `${pack.name}: the new label is on`,
-                      )
-                    }
+                    onClick={() => void log([markLabelled(brief, 'printed', data.labelSays)], `${pack.name}: the new label is on`)}
                   >
                     The new one is on
                   </button>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
+import { putAway, takeOut } from '#core/commands';
 import type { Kind } from '#core/contract';
 import { countOf, sayDay, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
@@ -49,8 +50,7 @@ export function StorePage() {
   const loose = data.packs.filter((p) => p.status === 'unplaced');
   const freeMl = freezers.reduce((s, f) => s + f.room.freeMl, 0);
   const move = (to: { placeId: string; zoneId: string }): void => {
-    if (pack)
-      void log([{ type: 'moved', subjects: [pack.packId], seen: pack.seen, data: to }], `${pack.name} is in ${placeName(places, to)}`);
+    if (pack) void log(putAway([pack], to), `${pack.name} is in ${placeName(places, to)}`);
   };
   if (data.packs.length === 0 && data.past.length === 0)
     return (
@@ -172,17 +172,7 @@ export function StorePage() {
                     type="button"
                     className="btn o"
                     onClick={() =>
-                      void log(
-                        [
-                          {
-                            type: 'pulled',
-                            subjects: [pack.packId],
-                            seen: pack.seen,
-                            data: { day: pullFor(pack), meal: 'dinner' },
-                          },
-                        ],
-                        `${pack.name} is in the fridge, for ${sayNear(pullFor(pack), data.today)}`,
-                      )
+                      void log(takeOut([pack], pullFor(pack)), `${pack.name} is in the fridge, for ${sayNear(pullFor(pack), data.today)}`)
                     }
                   >
                     Take out

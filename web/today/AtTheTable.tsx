@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { invite, sayAtHome } from '#core/commands';
 import { countOf, isPresent, listOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
 import { AllergenChips } from '../app/AllergenChips.tsx';
@@ -16,12 +17,8 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
   if (!household) return null;
   const diners = data.eaters.filter((e) => e.stage !== 'baby');
   const must = data.guests?.allergens ?? [];
-  const tonight = { day: today, meal: 'dinner' } as const;
   const keepGuests = (plates: number, allergens: readonly string[], says: string): void =>
-    void log(
-      [{ type: 'invited', subjects: [household.id], data: { ...tonight, plates, allergens: plates > 0 ? [...allergens] : [] }, seen }],
-      says,
-    );
+    void log([invite(household.id, today, plates, allergens, seen)], says);
   const setGuests = (plates: number): void =>
     keepGuests(plates, must, plates === 0 ? 'No guests tonight' : plates === 1 ? 'One guest tonight' : `${plates} guests tonight`);
   const namesOf = (ids: readonly string[]): string => listOf(ids.map((a) => frame?.allergenNames[a] ?? a));
@@ -38,10 +35,7 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
               aria-pressed={there}
               aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
               onClick={() =>
-                void log(
-                  [{ type: 'atHome', subjects: [e.id], data: { ...tonight, home: !there }, seen }],
-                  there ? `${e.name} not tonight` : `${e.name} is there tonight`,
-                )
+                void log([sayAtHome(e.id, today, 'dinner', !there, seen)], there ? `${e.name} not tonight` : `${e.name} is there tonight`)
               }
             >
               {there ? e.name : <s>{e.name}</s>}

@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { planFor } from '#core/commands';
 import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
 import { useCommands } from '../app/commands.ts';
@@ -40,19 +41,7 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
                   <button
                     type="button"
                     className="btn o s"
-                    onClick={() =>
-                      void log(
-                        [
-                          {
-                            type: 'planned',
-                            subjects: [pack.packId],
-                            seen: pack.seen ?? pack.packId,
-                            data: { for: { day: open.day, meal: 'dinner' } },
-                          },
-                        ],
-                        `${pack.name} is planned for ${sayNear(open.day, today)}`,
-                      )
-                    }
+                    onClick={() => void log(planFor([pack], open.day), `${pack.name} is planned for ${sayNear(open.day, today)}`)}
                   >
                     for {sayNear(open.day, today)}
                   </button>

@@ -1,8 +1,9 @@
 import { Link } from 'react-router';
+import { eat } from '#core/commands';
 import { eatenAsPlanned } from '#core/eat';
 import { isDinner } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { useCommands, type NewEvent } from '../app/commands.ts';
+import { useCommands } from '../app/commands.ts';
 import { NotFor } from '../app/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
@@ -11,10 +12,10 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
   const { log } = useCommands();
   const packs = data.view.tonight.packs.filter(isDinner);
   const asPlanned = (): void => {
-    const seen = new Map(packs.map((p) => [p.packId, p.seen ?? p.packId]));
+    const byId = new Map(packs.map((p) => [p.packId, p]));
     const meal = eatenAsPlanned(packs, data.eaters, data.view.tonight.guests, { day: data.today, meal: 'dinner' });
     void log(
-      meal.map((m): NewEvent => ({ type: 'eaten', subjects: [m.packId], seen: seen.get(m.packId) ?? m.packId, data: m.data })),
+      meal.map((m) => eat(byId.get(m.packId) ?? m, m.data)),
       `${dish}: eaten as planned`,
     );
   };

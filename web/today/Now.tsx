@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { takeOut } from '#core/commands';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
 import { thawHoursOf, type PackState } from '#core/store';
 import type { TodayAnswer } from '#core/queries';
@@ -43,16 +44,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
   };
   const nothing =
     !first && view.fridge.length === 0 && view.unlabelled.count === 0 && view.probable.count === 0 && view.unplaced.count === 0;
-  const pull = (g: Group): void =>
-    void log(
-      g.packs.map((p) => ({
-        type: 'pulled' as const,
-        subjects: [p.packId],
-        seen: p.seen ?? p.packId,
-        data: { day: g.day, meal: 'dinner' as const },
-      })),
-      `${g.name} is in the fridge`,
-    );
+  const pull = (g: Group): void => void log(takeOut(g.packs, g.day), `${g.name} is in the fridge`);
   const byText = (g: Group): string =>
     g.by <= now ? 'now' : `by ${dayOf(g.by, zone) === today ? '' : `${sayNear(dayOf(g.by, zone), today)} `}${clockOf(g.by, zone)}`;
   return (

@@ -1,0 +1,58 @@
+import type { Day, EventData, EventType, Id } from '#core/contract';
+import { again, type Act } from './act.ts';
+
+/** A task of a session as a page shows it: what it is called, and the newest event the page had seen of it. */
+export interface SeenTask {
+  sessionId: Id;
+  taskId: string;
+  /** Its title, so that History can say it whatever becomes of the recipe. */
+  what: string;
+  seen: string;
+}
+
+/** A dish of a session as a page shows it. */
+export interface SeenDish {
+  sessionId: Id;
+  batchId: Id;
+  seen: string;
+}
+
+type TaskType = 'taskStarted' | 'taskHanded' | 'taskDone' | 'taskSkipped' | 'taskExtended';
+const onTask = <T extends TaskType>(
+  type: T,
+  { sessionId, taskId, what, seen }: SeenTask,
+  more: Omit<EventData<T>, 'sessionId' | 'taskId' | 'what'>,
+  meant: string | typeof again = seen,
+): Act => ({ type, subjects: [sessionId], seen: meant, data: { sessionId, taskId, what, ...more } }) as Act;
+
+/** A cook begins a task. @example startTask(dicing, 'joaquim') */
+export const startTask = (task: SeenTask, cookId?: Id): Act => onTask('taskStarted', task, cookId === undefined ? {} : { cookId });
+/** A task is another cook's from now on. */
+export const handOver = (task: SeenTask, cookId: Id): Act => onTask('taskHanded', task, { cookId });
+/** A task is done, in so many minutes when they are known. */
+export const finishTask = (task: SeenTask, actualMin?: number): Act =>
+  onTask('taskDone', task, actualMin === undefined ? {} : { actualMin });
+/** A task is left out. */
+export const skipTask = (task: SeenTask): Act => onTask('taskSkipped', task, {});
+/** A task's clock gets more minutes, each time it is asked for. */
+export const extendTask = (task: SeenTask, minutes: number): Act => onTask('taskExtended', task, { minutes }, again);
+
+const onDish = <T extends EventType>(type: T, { sessionId, seen }: SeenDish, data: EventData<T>): Act =>
+  ({ type, subjects: [sessionId], seen, data }) as Act;
+
+/** What came out of a pot, by scale, ruler or ladle. */
+export const weigh = (dish: SeenDish, measured: Omit<EventData<'weighed'>, 'batchId'>): Act =>
+  onDish('weighed', dish, { batchId: dish.batchId, ...measured });
+/** What is eaten from the pot the same evening. */
+export const eatTonight = (dish: SeenDish, day: Day, volumeMl: number): Act =>
+  onDish('eatenTonight', dish, { batchId: dish.batchId, day, shares: [], volumeMl });
+/** Nothing more of a dish is packed. */
+export const closePacking = (dish: SeenDish): Act => onDish('packingClosed', dish, { batchId: dish.batchId });
+
+/** What was bought of a food and what was left of it to cook with. */
+export const trim = (ingredientId: Id, boughtG: number, usableG: number, seen: string): Act => ({
+  type: 'trimmed',
+  subjects: [ingredientId],
+  seen,
+  data: { ingredientId, boughtG, usableG },
+});

@@ -1,0 +1,42 @@
+import type { Day, EventData, Id, Meal } from '#core/contract';
+import { onPack, type Act, type SeenPack } from './act.ts';
+
+/** Where something stands: a cold place and a basket or shelf in it. */
+export interface Spot {
+  placeId: Id;
+  zoneId: Id;
+}
+
+/** Food goes into a pack. @example fillPack({ packId: 'tub7' }, data) */
+export const fillPack = (pack: SeenPack, data: EventData<'filled'>): Act => onPack('filled', pack, data);
+
+/** Packs are put into a freezer's basket, or from one into another. @example putAway(packs, { placeId: 'shed', zoneId: 'left' }) */
+export const putAway = (packs: readonly SeenPack[], { placeId, zoneId }: Spot): Act[] =>
+  packs.map((p) => onPack('moved', p, { placeId, zoneId }));
+
+/** Packs are meant for a dinner; for none any more without a day. @example planFor([stew], '2026-11-27') */
+export const planFor = (packs: readonly SeenPack[], day: Day | undefined, meal: Meal = 'dinner'): Act[] =>
+  packs.map((p) => onPack('planned', p, { for: day === undefined || day === '' ? null : { day, meal } }));
+
+/** Packs leave the freezer and thaw for a meal. @example takeOut([stew], '2026-11-27') */
+export const takeOut = (packs: readonly SeenPack[], day: Day, meal: Meal = 'dinner'): Act[] =>
+  packs.map((p) => onPack('pulled', p, { day, meal }));
+
+/** Somebody ate from a pack: who how much, guests, and what became of the rest. */
+export const eat = (pack: SeenPack, data: EventData<'eaten'>): Act => onPack('eaten', pack, data);
+
+/** Food of a pack goes into the bin. @example bin(stew, 2, 'freezer burn') */
+export const bin = (pack: SeenPack, portions: number, reason: string): Act => onPack('discarded', pack, { portions, reason });
+
+/** Food of a pack goes to somebody else. @example giveAway(stew, 2, 'the yard') */
+export const giveAway = (pack: SeenPack, portions: number, to: string): Act => onPack('given', pack, { portions, to });
+
+/** A pack is not where it should be, nor anywhere else. */
+export const lose = (pack: SeenPack): Act => onPack('lost', pack, {});
+
+/** An empty container is clean again. */
+export const wash = (pack: SeenPack): Act => onPack('washed', pack, {});
+
+/** A label is on a pack, printed or written; what a printed one says about allergies is kept with it. @example markLabelled(stew, 'hand') */
+export const markLabelled = (pack: SeenPack, how: 'printed' | 'hand', says?: string): Act =>
+  onPack('labelled', pack, { how, ...(says !== undefined && { says }) });
