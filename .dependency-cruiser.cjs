@@ -47,6 +47,27 @@ module.exports = {
       to: { dependencyTypes: ['core'] },
     },
     { name: 'server-not-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
+    {
+      name: 'web-pages-by-the-router',
+      comment: 'web/app is the entry: it brings the pages in, and none of them knows it',
+      severity: 'error',
+      from: { path: '^web/', pathNot: '^web/(app/|main\\.tsx$|palette\\.test\\.ts$)' },
+      to: { path: '^web/app/' },
+    },
+    {
+      name: 'web-below-the-stations',
+      comment: 'frame, ui, sync, devices and draw stand below the stations',
+      severity: 'error',
+      from: { path: '^web/(frame|ui|sync|draw)/' },
+      to: { path: '^web/(?!frame/|ui/|sync/|draw/|devices/)[^/]+/' },
+    },
+    {
+      name: 'web-sync-lowest',
+      comment: 'what keeps and sends knows nothing of what is drawn',
+      severity: 'error',
+      from: { path: '^web/sync/' },
+      to: { path: '^web/(frame|ui|draw)/' },
+    },
     { name: 'web-not-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
     {
       name: 'core-by-its-door',

@@ -8,12 +8,12 @@ const clockRule = [
   'error',
   {
     selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
-    message: 'Read the time from server/clock or web/app/clock.',
+    message: 'Read the time from server/clock or web/sync/clock.',
   },
-  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Read the time from server/clock or web/app/clock.' },
+  { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Read the time from server/clock or web/sync/clock.' },
   {
     selector: "MemberExpression[object.name='Temporal'][property.name='Now']",
-    message: 'Read the time from server/clock or web/app/clock.',
+    message: 'Read the time from server/clock or web/sync/clock.',
   },
 ];
 
@@ -64,11 +64,11 @@ export default tseslint.config(
   {
     files: ['web/**/*.{ts,tsx}', 'server/demo/**/*.ts'],
     // the one gives an act its id and its moment, the other sends it
-    ignores: ['web/app/device.ts', 'server/demo/client.ts'],
+    ignores: ['web/sync/device.ts', 'server/demo/client.ts'],
     rules: { 'no-restricted-syntax': [...clockRule, entryRule] },
   },
   {
-    files: ['server/clock/*.ts', 'web/app/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'],
+    files: ['server/clock/*.ts', 'web/sync/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'],
     rules: { 'no-restricted-syntax': 'off' },
   },
   { files: ['**/*.{js,mjs,cjs}'], languageOptions: { globals: globals.node } },

@@ -5,22 +5,22 @@ import type { EatAnswer, PackAnswer, SessionsAnswer, StoreAnswer } from '#core/q
 import type { Ground } from '#core/sync';
 import { makeDemo } from '../server/demo/makeDemo.ts';
 import { testServer, type TestServer } from '../server/testing.ts';
-import type { Waiting } from '../web/app/outboxSlice.ts';
+import type { Waiting } from '../web/sync/outboxSlice.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 const at = '2026-11-24T15:40:00.000Z';
 let kept: { ground: Ground; at: string } | undefined;
 
 // the device's store and clock stand outside the page here
-vi.mock('../web/app/clock.ts', () => ({ now: () => '2026-11-24T16:00:00.000Z' }));
-vi.mock('../web/app/household.ts', () => ({
+vi.mock('../web/sync/clock.ts', () => ({ now: () => '2026-11-24T16:00:00.000Z' }));
+vi.mock('../web/sync/household.ts', () => ({
   keptHousehold: () => Promise.resolve(kept),
   since: (waiting: readonly Waiting[]) => ({
     events: waiting.flatMap((w) => (w.kind === 'event' ? [w.body] : [])),
     writes: waiting.flatMap((w) => (w.kind === 'write' ? [w.body] : [])),
   }),
 }));
-const { localAnswer } = await import('../web/app/local.ts');
+const { localAnswer } = await import('../web/sync/local.ts');
 
 let s: TestServer;
 const get = async <T>(p: string): Promise<T> => (await request(s.app).get(`/api${p}`)).body as T;

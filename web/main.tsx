@@ -12,11 +12,11 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
-import { startOneTap } from './app/oneTap.ts';
-import { startOutbox } from './app/outbox.ts';
-import { startServiceWorker } from './app/serviceWorker.ts';
+import { startOneTap } from './ui/oneTap.ts';
+import { startOutbox } from './sync/outbox.ts';
+import { startServiceWorker } from './sync/serviceWorker.ts';
 import { router } from './app/router.tsx';
-import { store } from './app/store.ts';
+import { store } from './sync/store.ts';
 import { colours, schemeManager, theme } from './app/theme.ts';
 
 startOneTap();

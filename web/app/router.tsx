@@ -1,6 +1,6 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Frame } from './Frame.tsx';
-import { NotFound } from './NotFound.tsx';
+import { Frame } from '../frame/Frame.tsx';
+import { NotFound } from '../ui/NotFound.tsx';
 import { TodayPage } from '../today/TodayPage.tsx';
 
 const lazy =

@@ -1,6 +1,6 @@
 import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
 import { leftOf, type SessionView, type TaskView } from '#core/session';
-import { Why } from '../app/ui.tsx';
+import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';

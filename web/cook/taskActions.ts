@@ -2,8 +2,8 @@ import { extendTask, finishTask, handOver, skipTask, startTask } from '#core/com
 import { sayTask } from '#core/cook';
 import { minutesBetween } from '#core/kitchen';
 import { leftOf, shortTitle, type SessionView, type TaskView } from '#core/session';
-import { useCommands } from '../app/commands.ts';
-import { useAppSelector } from '../app/store.ts';
+import { useCommands } from '../sync/commands.ts';
+import { useAppSelector } from '../sync/store.ts';
 
 interface PendingTask {
   state: 'running' | 'done' | 'skipped';

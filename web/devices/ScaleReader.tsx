@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { ScaleReading } from '#core/queries';
 import { standIn, type ScaleSource } from './scaleSource.ts';
-import { sayMass } from '../app/measures.ts';
-import { Figure } from '../app/ui.tsx';
+import { sayMass } from '../sync/measures.ts';
+import { Figure } from '../ui/ui.tsx';
 
 /** How often a page looks at the scale while it is open. */
 const everyMs = 350;

@@ -3,9 +3,9 @@ import { countOf, sayDay, sayPortions } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
-import { amountOf, datedAs } from '../store/words.ts';
+import { amountOf, datedAs } from '../ui/packWords.ts';
 import { layTiles } from './tiles.ts';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 interface Props {
   place: Place;

@@ -3,10 +3,10 @@ import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { sayNear, sayWeekday } from '#core/kitchen';
 import type { EatAnswer, PackBrief } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { DueTag, NotFor } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { DueTag, NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf, datedAs } from '../store/words.ts';
+import { amountOf, datedAs } from '../ui/packWords.ts';
 
 export const isDinner = (p: PackBrief): boolean => p.dinner;
 

@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
-import { useEatQuery, useFrameQuery } from '../app/api.ts';
-import { DueTag, NotFor, PageHead, Waiting } from '../app/ui.tsx';
+import { useEatQuery, useFrameQuery } from '../sync/api.ts';
+import { DueTag, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine } from '../store/ColdLine.tsx';
-import { amountOf } from '../store/words.ts';
+import { amountOf } from '../ui/packWords.ts';
 import { CatchUp } from './CatchUp.tsx';
 import { LogMeal } from './LogMeal.tsx';
 import { PastCard } from './PastCard.tsx';

@@ -2,10 +2,10 @@ import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
 import type { EatAnswer, Evening } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
-import { NotFor } from '../app/ui.tsx';
+import { NotFor } from '../ui/ui.tsx';
 import { isDinner } from './EatFirst.tsx';
 
 const dishesOn = (e: Evening) => [...new Map(e.packs.map((p) => [p.name, p])).values()];

@@ -6,11 +6,11 @@ import { addDays, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName } from '#core/session';
 import { type EatAnswer, type PackBrief } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { useOnce } from '../app/useOnce.ts';
-import { NotFor, Stepper } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { useOnce } from '../ui/useOnce.ts';
+import { NotFor, Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf, datedAs } from '../store/words.ts';
+import { amountOf, datedAs } from '../ui/packWords.ts';
 
 type Rest = 'fridge' | 'freezer' | 'binned';
 

@@ -2,9 +2,9 @@ import { Link } from 'react-router';
 import { bin } from '#core/commands';
 import type { Kind } from '#core/contract';
 import { sayNear } from '#core/kitchen';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf } from '../store/words.ts';
+import { amountOf } from '../ui/packWords.ts';
 
 /** A pack past its day in the fridge. */
 export interface PastPack {

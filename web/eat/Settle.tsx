@@ -2,9 +2,9 @@ import { eat, planFor, type Act } from '#core/commands';
 import { countOf, sayNear } from '#core/kitchen';
 import { eatenAsPlanned } from '#core/eat';
 import type { EatAnswer, PackBrief } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf } from '../store/words.ts';
+import { amountOf } from '../ui/packWords.ts';
 
 /** Enough for a minute; the rest comes after. */
 const atOnce = 5;

@@ -1,6 +1,6 @@
 import { sayDay, sayPortions } from '#core/kitchen';
 import type { Supply } from '#core/session';
-import { Why } from '../app/ui.tsx';
+import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 export function SupplyCard({

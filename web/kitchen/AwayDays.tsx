@@ -2,8 +2,8 @@ import { useRef, useState } from 'react';
 import type { Presence } from '#core/contract';
 import { countOf, daysBetween, sayDayYear } from '#core/kitchen';
 import type { CalendarAnswer } from '#core/queries';
-import { sayError, useReadCalendarMutation } from '../app/api.ts';
-import { notReadable } from '../app/readable.ts';
+import { sayError, useReadCalendarMutation } from '../sync/api.ts';
+import { notReadable } from '../ui/readable.ts';
 import { Field, Toggle } from './fields.tsx';
 
 type Away = Presence['away'];

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { Container } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fromPreset } from './presets.ts';

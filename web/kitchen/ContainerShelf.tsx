@@ -1,7 +1,7 @@
 import type { Container } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 const scale = 0.62;
 

@@ -2,10 +2,10 @@ import { Stack } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
 import type { HouseholdCounts, RestoreLook } from '#core/queries';
-import { api, useBackupsQuery } from '../app/api.ts';
-import { useAppDispatch } from '../app/store.ts';
-import { JobProgress } from '../app/JobProgress.tsx';
-import { JobError, postJson, putFile, useJob } from '../app/useJob.ts';
+import { api, useBackupsQuery } from '../sync/api.ts';
+import { useAppDispatch } from '../sync/store.ts';
+import { JobProgress } from '../ui/JobProgress.tsx';
+import { JobError, postJson, putFile, useJob } from '../sync/useJob.ts';
 import { SecondPlace } from './SecondPlace.tsx';
 
 const sizeOf = (bytes: number): string =>

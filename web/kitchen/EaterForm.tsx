@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Eater, Meal } from '#core/contract';
-import { useFrameQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
+import { useFrameQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
 import { AwayDays } from './AwayDays.tsx';
-import { AllergenChips } from '../app/AllergenChips.tsx';
+import { AllergenChips } from '../ui/AllergenChips.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
 

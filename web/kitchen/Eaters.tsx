@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Eater } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
-import { Empty } from '../app/ui.tsx';
+import { Empty } from '../ui/ui.tsx';
 import { EaterForm } from './EaterForm.tsx';
 import { Weeks } from './Weeks.tsx';
 

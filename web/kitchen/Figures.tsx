@@ -3,9 +3,9 @@ import { useSearchParams } from 'react-router';
 import { referenceTables, type ReferenceTable } from '#core/contract';
 import { capital, countOf, type ReferenceRow } from '#core/kitchen';
 import { sources } from '#core/kitchen/data';
-import { useReferenceQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { Waiting, Why } from '../app/ui.tsx';
+import { useReferenceQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { Waiting, Why } from '../ui/ui.tsx';
 import { Field, Sheet } from './fields.tsx';
 
 const tableNames: Readonly<Record<Exclude<ReferenceTable, 'ingredient'>, string>> = {

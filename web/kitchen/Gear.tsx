@@ -2,10 +2,10 @@ import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
 import type { KitchenAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 
 const heat: readonly { kind: Equipment['kind']; name: string; count: number; of: string }[] = [
   { kind: 'hob', name: 'Hob', count: 4, of: 'burners' },

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 const text = (n: number | undefined, by = 1): string => (n === undefined ? '' : String(Number((n * by).toFixed(2))));
 

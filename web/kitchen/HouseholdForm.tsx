@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Household } from '#core/contract';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { Field, numberOf, Pick } from './fields.tsx';
 
 /** Settings that move numbers everywhere: country, hours, stock to keep. */

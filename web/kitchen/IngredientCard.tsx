@@ -4,7 +4,7 @@ import { ingredientRowSchema, type IngredientRow } from '#core/contract';
 import { capital } from '#core/kitchen';
 import { aisles } from '#core/shop/data';
 import type { LarderAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { Known, Prices, TrimLog } from './IngredientFacts.tsx';
 import { placeNames } from './keepPlaces.ts';
 import { Field, numberOf, Pick, Toggle } from './fields.tsx';

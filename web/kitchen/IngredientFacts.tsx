@@ -3,10 +3,10 @@ import { trim } from '#core/commands';
 import type { IngredientRow, Price } from '#core/contract';
 import { capital, sayMoney } from '#core/kitchen';
 import type { LarderAnswer } from '#core/queries';
-import { useFrameQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import { Why } from '../app/ui.tsx';
+import { useFrameQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { Why } from '../ui/ui.tsx';
 import { Field, numberOf, Pick } from './fields.tsx';
 
 /** What was bought and what was left of it to cook with: the trim of this kitchen. */

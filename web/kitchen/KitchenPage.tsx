@@ -1,7 +1,7 @@
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
-import { useKitchenQuery } from '../app/api.ts';
-import { PageHead, Waiting } from '../app/ui.tsx';
+import { useKitchenQuery } from '../sync/api.ts';
+import { PageHead, Waiting } from '../ui/ui.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';

@@ -5,9 +5,9 @@ import type { IngredientRow } from '#core/contract';
 import { newestPrice } from '#core/recipe';
 import { aisles } from '#core/shop/data';
 import type { LarderAnswer } from '#core/queries';
-import { useLarderQuery } from '../app/api.ts';
-import { newId } from '../app/device.ts';
-import { Empty, Waiting } from '../app/ui.tsx';
+import { useLarderQuery } from '../sync/api.ts';
+import { newId } from '../sync/device.ts';
+import { Empty, Waiting } from '../ui/ui.tsx';
 import { IngredientCard } from './IngredientCard.tsx';
 
 /** Rows shown at once; typing narrows them. */

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { kindSchema, type Place } from '#core/contract';
 import { usableShareOf } from '#core/store';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 
 /** A cold place with its baskets or shelves. */

@@ -7,7 +7,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
   const [editing, setEditing] = useState<Container | 'new'>();

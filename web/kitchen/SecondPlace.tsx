@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { dayOf, sayDayYear } from '#core/kitchen';
 import type { AwayAnswer } from '#core/queries';
-import { api } from '../app/api.ts';
-import { useAppDispatch } from '../app/store.ts';
-import { JobError, postJson } from '../app/useJob.ts';
+import { api } from '../sync/api.ts';
+import { useAppDispatch } from '../sync/store.ts';
+import { JobError, postJson } from '../sync/useJob.ts';
 import { Field } from './fields.tsx';
 
 /** Where daily copies are brought besides: another disk, a stick. */

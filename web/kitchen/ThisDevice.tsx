@@ -1,6 +1,6 @@
 import type { Household } from '#core/contract';
-import { useCommands } from '../app/commands.ts';
-import { ThemeChoice } from '../app/ThemeChoice.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { ThemeChoice } from '../frame/ThemeChoice.tsx';
 
 /** How Tambo looks, sounds and listens on the device in hand. */
 export function ThisDevice({ household }: { household: Household }) {

@@ -3,7 +3,7 @@ import { sayAtHome } from '#core/commands';
 import type { Meal } from '#core/contract';
 import { countOf, monthsOld, sayDay, sayPortions, shortWeekday } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { Pick } from './fields.tsx';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];

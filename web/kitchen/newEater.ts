@@ -1,5 +1,5 @@
 import type { Eater } from '#core/contract';
-import { newId } from '../app/device.ts';
+import { newId } from '../sync/device.ts';
 
 export const weekDays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
 

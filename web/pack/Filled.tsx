@@ -4,9 +4,9 @@ import { markLabelled, putAway } from '#core/commands';
 import type { Place } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
 import { portionName, type BatchView } from '#core/session';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
-import { datedAs } from '../store/words.ts';
+import { datedAs } from '../ui/packWords.ts';
 
 /** Packs of this dish once filled: put away together, labels next. */
 export function Filled({ b, places, sessionId }: { b: BatchView; places: readonly Place[]; sessionId: string }) {

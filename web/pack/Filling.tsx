@@ -6,17 +6,17 @@ import { countOf, listOf, sayPortions } from '#core/kitchen';
 import type { PackGroup } from '#core/pack';
 import { cautionsFor } from '#core/safety';
 import { filledData, labelContent, packTexts, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
-import { useFrameQuery, useKitchenQuery } from '../app/api.ts';
-import { takeCodes, useNextCode } from '../app/codes.ts';
-import { useCommands } from '../app/commands.ts';
-import { useOnce } from '../app/useOnce.ts';
-import { Cautions } from '../app/ui.tsx';
+import { useFrameQuery, useKitchenQuery } from '../sync/api.ts';
+import { takeCodes, useNextCode } from '../sync/codes.ts';
+import { useCommands } from '../sync/commands.ts';
+import { useOnce } from '../ui/useOnce.ts';
+import { Cautions } from '../ui/ui.tsx';
 import { FillView } from '../draw/FillView.tsx';
 import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 /** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
 export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView; onFilled: () => void }) {

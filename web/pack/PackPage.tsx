@@ -2,14 +2,14 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { closePacking } from '#core/commands';
 import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
-import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { Empty, PageHead, Waiting, Why } from '../app/ui.tsx';
+import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Filling } from './Filling.tsx';
 import { Filled } from './Filled.tsx';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 /** Pack: weigh what came out, choose from what is free, fill to the line, label, put away; dish by dish. */
 export function PackPage() {

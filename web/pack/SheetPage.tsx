@@ -2,8 +2,8 @@ import { Link, useParams } from 'react-router';
 import { listOf, sayDayYear, sayLongDay } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import { sayVague } from '#core/store';
-import { useLabelsQuery, useSessionQuery } from '../app/api.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useLabelsQuery, useSessionQuery } from '../sync/api.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** What is added on the day, pack sizes apart where their amounts differ. */

@@ -4,11 +4,11 @@ import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
 import { densityIsGuess } from '#core/recipe';
 import { type BatchView } from '#core/session';
-import { useCommands } from '../app/commands.ts';
-import { useOnce } from '../app/useOnce.ts';
+import { useCommands } from '../sync/commands.ts';
+import { useOnce } from '../ui/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 type How = 'scale' | 'ruler' | 'ladle';
 const hows: readonly (readonly [How, string])[] = [

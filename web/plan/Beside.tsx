@@ -2,7 +2,7 @@ import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import type { SessionView } from '#core/session';
 import type { KitchenAnswer } from '#core/queries';
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 import { Plates } from '../draw/Plates.tsx';
 
 /** Who is at the table over the next three weeks, with the day of the session among them. */

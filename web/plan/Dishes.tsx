@@ -5,8 +5,8 @@ import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitch
 import { maxPortions } from '#core/recipe';
 import { portionName, type SessionView } from '#core/session';
 import { type RecipeBrief } from '#core/queries';
-import { sayVolume } from '../app/measures.ts';
-import { Figure, NotFor } from '../app/ui.tsx';
+import { sayVolume } from '../sync/measures.ts';
+import { Figure, NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** What the plan lets in: portions as typed, so that a half-typed number is not lost. */

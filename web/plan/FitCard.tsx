@@ -1,7 +1,7 @@
 import { sayMinutes, sayPortions } from '#core/kitchen';
 import { type SessionView } from '#core/session';
-import { Why } from '../app/ui.tsx';
-import { sayVolume } from '../app/measures.ts';
+import { Why } from '../ui/ui.tsx';
+import { sayVolume } from '../sync/measures.ts';
 
 export function FitCard({ view, busy }: { view: SessionView | undefined; busy: boolean }) {
   return (

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Batch, Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
-import { useFrameQuery, useRecipesQuery, useSessionQuery, useSessionsQuery } from '../app/api.ts';
-import { newId } from '../app/device.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useFrameQuery, useRecipesQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { newId } from '../sync/device.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Editor } from './PlanEditor.tsx';
 

@@ -7,7 +7,7 @@ import type { RecipeAnswer } from '#core/queries';
 import { AddLine } from './EditLines.tsx';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 
 /** What a note says beyond the form that already stands there. */
 const noteOf = (l: ScaledLine): string =>

@@ -1,5 +1,5 @@
 import { listOf } from '#core/kitchen';
-import { useFrameQuery } from '../app/api.ts';
+import { useFrameQuery } from '../sync/api.ts';
 
 /** What the cook answered about a food that is not known here. */
 export function Answered({ contains }: { contains: readonly string[] }) {

@@ -6,8 +6,8 @@ import { solveBases, type BasesResult, type ScaledRecipe } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { numberIn } from './target.ts';
-import { sayMass, sayVolume } from '../app/measures.ts';
-import { Figure } from '../app/ui.tsx';
+import { sayMass, sayVolume } from '../sync/measures.ts';
+import { Figure } from '../ui/ui.tsx';
 
 const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
   if (r.why === 'circle') return `These draw from each other in a circle: ${r.names.join(', from ')}. Take one of the lines out.`;

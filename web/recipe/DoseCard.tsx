@@ -3,9 +3,9 @@ import type { Revision } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import { doseFor, sayDose } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
-import { useIngredientsQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { Figure } from '../app/ui.tsx';
+import { useIngredientsQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { Figure } from '../ui/ui.tsx';
 import { Field, numberOf, Pick, Toggle } from '../kitchen/fields.tsx';
 import { useRevise } from './useRevise.ts';
 

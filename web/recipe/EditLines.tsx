@@ -3,11 +3,11 @@ import type { Line, Revision } from '#core/contract';
 import { listOf } from '#core/kitchen';
 import { readLine, solveBases } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
-import { api, useMeansQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import { OneLine } from '../app/OneLine.tsx';
-import { useAppDispatch } from '../app/store.ts';
+import { api, useMeansQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { OneLine } from '../ui/OneLine.tsx';
+import { useAppDispatch } from '../sync/store.ts';
 import { LineRow } from './LineRow.tsx';
 import { useRevise } from './useRevise.ts';
 

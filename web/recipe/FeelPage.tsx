@@ -3,15 +3,15 @@ import { useNavigate } from 'react-router';
 import type { Unit } from '#core/contract';
 import { capital, measureIn, toNumber, unitFacts, type IngredientRow } from '#core/kitchen';
 import { compareRuns, potBalance, pouredOf, poursOf, tally, type Pour, type Tally } from '#core/recipe';
-import { useIngredientsQuery, useRecipeQuery, useRecipesQuery } from '../app/api.ts';
-import { now } from '../app/clock.ts';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import { PageHead } from '../app/ui.tsx';
+import { useIngredientsQuery, useRecipeQuery, useRecipesQuery } from '../sync/api.ts';
+import { now } from '../sync/clock.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { PageHead } from '../ui/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../kitchen/fields.tsx';
 import { emptyDraft, feelRecipe, keepDraft, keptDraft, wentInG, type FeelDraft } from './feelDraft.ts';
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 
 /** Measures of a hand and a drawer. */
 const quick: readonly { unit: Unit; name: string }[] = [

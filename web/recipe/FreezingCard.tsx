@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { FreezeFlag } from '#core/recipe';
 import { capital } from '#core/kitchen';
-import { Why } from '../app/ui.tsx';
+import { Why } from '../ui/ui.tsx';
 
 const placeWords: Readonly<Record<FreezeFlag['place'], string>> = {
   inside: 'freeze it with the dish',

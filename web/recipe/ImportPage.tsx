@@ -1,9 +1,9 @@
 import { useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type RecipeDraft } from '#core/recipe';
-import { sayError, useReadRecipeMutation } from '../app/api.ts';
-import { notReadable } from '../app/readable.ts';
-import { PageHead } from '../app/ui.tsx';
+import { sayError, useReadRecipeMutation } from '../sync/api.ts';
+import { notReadable } from '../ui/readable.ts';
+import { PageHead } from '../ui/ui.tsx';
 import { Review } from './Review.tsx';
 
 /** A recipe file in: dropped or chosen, read, checked, kept. A file that cannot be read says why and loses nothing. */

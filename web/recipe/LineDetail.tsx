@@ -3,13 +3,13 @@ import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
 import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { Figure } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { Figure } from '../ui/ui.tsx';
 import { EditLine } from './EditLines.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 import type { Scaling } from './useScaling.ts';
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 
 const exactText = (l: ScaledLine): string =>
   l.exact

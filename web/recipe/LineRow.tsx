@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
-import { AllergenChips } from '../app/AllergenChips.tsx';
-import { useIngredientsQuery, useMeansQuery, useRecipesQuery } from '../app/api.ts';
-import { Figure } from '../app/ui.tsx';
+import { AllergenChips } from '../ui/AllergenChips.tsx';
+import { useIngredientsQuery, useMeansQuery, useRecipesQuery } from '../sync/api.ts';
+import { Figure } from '../ui/ui.tsx';
 import { Answered } from './Answered.tsx';
 
 /** Finds the ingredient or the recipe of one's own that a line means; typing searches, a tap takes it. */

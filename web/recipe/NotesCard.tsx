@@ -3,9 +3,9 @@ import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
 import { readNote, type NoteOffer } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import { OneLine } from '../app/OneLine.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { OneLine } from '../ui/OneLine.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 

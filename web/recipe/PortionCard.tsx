@@ -3,10 +3,10 @@ import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } fr
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { Link } from 'react-router';
-import { Why, Stepper } from '../app/ui.tsx';
+import { Why, Stepper } from '../ui/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 const whyNot = (r: Exclude<SplitResult, { ok: true }>): string =>
   r.why === 'noSalt'

@@ -4,8 +4,8 @@ import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
-import { useFrameQuery, useRecipeQuery } from '../app/api.ts';
-import { Cautions, NotFor, PageHead, Waiting } from '../app/ui.tsx';
+import { useFrameQuery, useRecipeQuery } from '../sync/api.ts';
+import { Cautions, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Amounts } from './Amounts.tsx';
 import { DrawnByCard, DrawsCard } from './BasesCard.tsx';
@@ -21,7 +21,7 @@ import { StepsCard } from './StepsCard.tsx';
 import { ThroughCard } from './ThroughCard.tsx';
 import { YieldCheck } from './YieldCheck.tsx';
 import { useScaling, type Scaling } from './useScaling.ts';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 /** What does not move with the size is not drawn again at every key. */
 const CookCautions = memo(Cautions);

@@ -3,8 +3,8 @@ import { Link, useSearchParams } from 'react-router';
 import type { Kind } from '#core/contract';
 import { sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
-import { useFindQuery, useRecipesQuery } from '../app/api.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { Field, Pick } from '../kitchen/fields.tsx';
 import { useRevise } from './useRevise.ts';
 

@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import type { Kind, Recipe, Revision } from '#core/contract';
-import { newId, stampInstant } from '../app/device.ts';
-import { useLivesQuery } from '../app/api.ts';
+import { newId, stampInstant } from '../sync/device.ts';
+import { useLivesQuery } from '../sync/api.ts';
 import { Field } from '../kitchen/fields.tsx';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 

@@ -3,7 +3,7 @@ import type { Unit } from '#core/contract';
 import { sayTargetError, type TargetError } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
-import { Stepper } from '../app/ui.tsx';
+import { Stepper } from '../ui/ui.tsx';
 import type { Typing } from './useScaling.ts';
 import { askedBy, haveUnit, numberIn, vesselsFor, waysFor, type Shown, type Way } from './target.ts';
 

@@ -2,8 +2,8 @@ import { countOf, quarterDown, sayDayYear, sayPortions, toNumber } from '#core/k
 import { sayLimit, type ScaledRecipe } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
-import { Why } from '../app/ui.tsx';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { Why } from '../ui/ui.tsx';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 const litres = (ml: number): string => (ml >= 1000 ? sayVolume(Math.round(ml / 50) * 50) : sayVolume(Math.round(ml / 5) * 5));
 

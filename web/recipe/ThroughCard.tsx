@@ -1,9 +1,9 @@
 import { Link } from 'react-router';
 import { countOf, sayMinutes } from '#core/kitchen';
 import { sayWhy, type Load, type Passage } from '#core/recipe';
-import { Why } from '../app/ui.tsx';
+import { Why } from '../ui/ui.tsx';
 import { VesselDrawing } from '../draw/Vessels.tsx';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 const openWords: Readonly<Record<Passage['open'][number], string>> = {
   noPots: 'No pot with a size is known, so loads and boil-off are not worked out.',

@@ -2,8 +2,8 @@ import { countOf, sayPortions } from '#core/kitchen';
 import type { Revision } from '#core/contract';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { useCommands } from '../sync/commands.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 import { useRevise } from './useRevise.ts';
 
 /** What goes in and what is said to come out do not agree, or nobody said how large a serving is: asked once, mended in one tap. */

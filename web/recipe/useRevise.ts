@@ -1,8 +1,8 @@
 import { intentId, type Recipe, type Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
-import { now } from '../app/clock.ts';
-import type { NewChange } from '../app/commands.ts';
-import { device } from '../app/device.ts';
+import { now } from '../sync/clock.ts';
+import type { NewChange } from '../sync/commands.ts';
+import { device } from '../sync/device.ts';
 
 /** Changes that give a recipe a new revision; the old one stays for the batches cooked by it. */
 export function useRevise(

@@ -1,8 +1,8 @@
 import { Link, Navigate } from 'react-router';
 import { stages } from '#core/session';
 import { type SessionBrief } from '#core/queries';
-import { useFrameQuery } from '../app/api.ts';
-import { Empty, Waiting } from '../app/ui.tsx';
+import { useFrameQuery } from '../sync/api.ts';
+import { Empty, Waiting } from '../ui/ui.tsx';
 
 const before = (s: SessionBrief, stage: (typeof stages)[number]): boolean => s.state.counts[stage] < s.state.batches;
 

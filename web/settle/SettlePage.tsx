@@ -2,10 +2,10 @@ import { Stack } from '@mantine/core';
 import { Link } from 'react-router';
 import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { ClashBrief, Unreadable } from '#core/queries';
-import { useFrameQuery } from '../app/api.ts';
-import { useCommands, type NewChange } from '../app/commands.ts';
-import { device } from '../app/device.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useFrameQuery } from '../sync/api.ts';
+import { useCommands, type NewChange } from '../sync/commands.ts';
+import { device } from '../sync/device.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { documentWords, fieldOf, valueOf } from './words.ts';
 
 /** One document that two devices changed differently: both beside each other, and one tap for each. */

@@ -3,10 +3,10 @@ import { Link, useParams } from 'react-router';
 import { tick, untick } from '#core/commands';
 import { capital, countOf, listOf, sayWeekday } from '#core/kitchen';
 import type { ListedLine } from '#core/session';
-import { useSessionQuery, useSessionsQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { useAppSelector } from '../app/store.ts';
-import { Empty, PageHead, Waiting, Why } from '../app/ui.tsx';
+import { useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { useAppSelector } from '../sync/store.ts';
+import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 
 type Ticked = ListedLine['ticked'] | 'none';

@@ -1,6 +1,6 @@
 import { clockOf, dayOf, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
-import { useFrameQuery } from '../app/api.ts';
+import { useFrameQuery } from '../sync/api.ts';
 
 /** The evening a pack is taken out for: the one it is planned for, unless it cannot be thawed by then. */
 export const pullFor = (p: Pick<PackBrief, 'planned' | 'outFor'>): string =>

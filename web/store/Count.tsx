@@ -5,11 +5,11 @@ import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { countedPacks, portionName } from '#core/session';
 import { type CountAnswer } from '#core/queries';
 import { countLine, sayVague, type CountedLine } from '#core/store';
-import { takeCodes } from '../app/codes.ts';
-import { useCommands } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import type { UndoWay } from '../app/toastSlice.ts';
-import { Why } from '../app/ui.tsx';
+import { takeCodes } from '../sync/codes.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import type { UndoWay } from '../sync/toastSlice.ts';
+import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 interface Entered {

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
-import { useCountQuery } from '../app/api.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useCountQuery } from '../sync/api.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { Count } from './Count.tsx';
 
 /** First count: what is in the freezer already, a line a kind. */

@@ -3,7 +3,7 @@ import { countOf } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
 import { Cutaway } from '../draw/Cutaway.tsx';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 export function FreezerCard({
   f,

@@ -1,4 +1,4 @@
-import { sayMass } from '../app/measures.ts';
+import { sayMass } from '../sync/measures.ts';
 import type { HeatTexts } from '#core/session';
 
 /** How this pack is thawed and heated in this household: step by step, for its own weight and thickness. */

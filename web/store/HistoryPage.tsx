@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { clockOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { HistoryAnswer } from '#core/queries';
-import { useFrameQuery, useHistoryQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import type { UndoWay } from '../app/toastSlice.ts';
-import { Empty, PageHead, Waiting } from '../app/ui.tsx';
+import { useFrameQuery, useHistoryQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import type { UndoWay } from '../sync/toastSlice.ts';
+import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 
 /** Entries brought in at a time, and the most that are. */
 const step = 120;

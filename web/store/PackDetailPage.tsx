@@ -4,17 +4,17 @@ import { bin, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash } fr
 import { addDays, clockOf, countOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
 import { portionName, sayUndated } from '#core/session';
 import { sayVague, thawHoursOf } from '#core/store';
-import { sayError, useFrameQuery, usePackQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { Cautions, DueTag, NotFor, PageHead, Waiting, Why } from '../app/ui.tsx';
+import { sayError, useFrameQuery, usePackQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { Cautions, DueTag, NotFor, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { LabelDrawings } from '../pack/LabelDrawings.tsx';
 import { previewOf } from '../pack/usePreview.ts';
 import { ColdLine, pullFor } from './ColdLine.tsx';
 import { HeatCard } from './HeatCard.tsx';
 import { MoveTo } from './MoveTo.tsx';
-import { placeName } from './words.ts';
-import { sayMass } from '../app/measures.ts';
+import { placeName } from '../ui/packWords.ts';
+import { sayMass } from '../sync/measures.ts';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {

@@ -4,17 +4,17 @@ import { putAway, takeOut } from '#core/commands';
 import type { Kind } from '#core/contract';
 import { countOf, sayDay, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
-import { useStoreQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
-import { DueTag, Empty, NotFor, PageHead, Waiting } from '../app/ui.tsx';
+import { useStoreQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { DueTag, Empty, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine, pullFor } from './ColdLine.tsx';
 import { MoveTo } from './MoveTo.tsx';
-import { amountOf, placeName } from './words.ts';
+import { amountOf, placeName } from '../ui/packWords.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
-import { sayMass, sayVolume } from '../app/measures.ts';
+import { sayMass, sayVolume } from '../sync/measures.ts';
 
 const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 

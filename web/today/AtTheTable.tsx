@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { invite, sayAtHome } from '#core/commands';
 import { countOf, isPresent, listOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { AllergenChips } from '../app/AllergenChips.tsx';
-import { useFrameQuery } from '../app/api.ts';
-import { useCommands } from '../app/commands.ts';
+import { AllergenChips } from '../ui/AllergenChips.tsx';
+import { useFrameQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
 
 /** Who dines at home tonight, each with one tap; guests beside them. Plates and runway follow everywhere. */
 export function AtTheTable({ data }: { data: TodayAnswer }) {

@@ -2,14 +2,14 @@ import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { DueTag, NotFor, Why } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { DueTag, NotFor, Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
 import { RunwayCurve } from '../draw/RunwayCurve.tsx';
-import { amountOf, datedAs, placeName } from '../store/words.ts';
+import { amountOf, datedAs, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
-import { sayVolume } from '../app/measures.ts';
+import { sayVolume } from '../sync/measures.ts';
 
 export function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();

@@ -3,8 +3,8 @@ import { eat } from '#core/commands';
 import { eatenAsPlanned } from '#core/eat';
 import { isDinner } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { NotFor } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** Once an evening: as planned, or changed. Unanswered, the packs count as probably eaten tomorrow. */

@@ -3,11 +3,11 @@ import { takeOut } from '#core/commands';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
 import { thawHoursOf, type PackState } from '#core/store';
 import type { TodayAnswer } from '#core/queries';
-import { useCommands } from '../app/commands.ts';
-import { DueTag, NotFor } from '../app/ui.tsx';
+import { useCommands } from '../sync/commands.ts';
+import { DueTag, NotFor } from '../ui/ui.tsx';
 import { ContainerIcon } from '../draw/ContainerIcon.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf, placeName } from '../store/words.ts';
+import { amountOf, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
 
 interface Group {

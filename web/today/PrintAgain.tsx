@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { NotFor } from '../app/ui.tsx';
+import { NotFor } from '../ui/ui.tsx';
 
 /** Packs whose label no longer tells the truth about allergies, a dish to a row; each code leads to its label. */
 export function PrintAgain({ count, packs }: TodayAnswer['printAgain']) {

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
-import { api } from '../app/api.ts';
-import { useAppDispatch } from '../app/store.ts';
-import { postJson } from '../app/useJob.ts';
+import { api } from '../sync/api.ts';
+import { useAppDispatch } from '../sync/store.ts';
+import { postJson } from '../sync/useJob.ts';
 
 /** Once in a while: a copy that lies on the same disk is lost with it. */
 export function TakeCopy() {

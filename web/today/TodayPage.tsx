@@ -1,8 +1,8 @@
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
-import { useFrameQuery, useTodayQuery } from '../app/api.ts';
-import { Cautions, NotFor, Waiting } from '../app/ui.tsx';
+import { useFrameQuery, useTodayQuery } from '../sync/api.ts';
+import { Cautions, NotFor, Waiting } from '../ui/ui.tsx';
 import { PrintAgain } from './PrintAgain.tsx';
 import { TakeCopy } from './TakeCopy.tsx';
 import { PastCard } from '../eat/PastCard.tsx';

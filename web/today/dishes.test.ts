@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { TodayAnswer } from '#core/queries';
-import { amountOf, placeName } from '../store/words.ts';
+import { amountOf, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
 
 type Ordered = TodayAnswer['view']['eatFirst'][number];

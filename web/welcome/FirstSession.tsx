@@ -4,10 +4,10 @@ import { countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } f
 import { maxPortions, solveBases } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type KitchenAnswer, type Starter } from '#core/queries';
-import { useRecipesQuery, useStartersQuery } from '../app/api.ts';
-import { useCommands, type NewChange } from '../app/commands.ts';
-import { newId } from '../app/device.ts';
-import { Stepper } from '../app/ui.tsx';
+import { useRecipesQuery, useStartersQuery } from '../sync/api.ts';
+import { useCommands, type NewChange } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
 /** A dish's portions unless the cook says otherwise: three dinners of this table, never less than the recipe is written for. */

@@ -1,6 +1,6 @@
 import { Link, Navigate, useSearchParams } from 'react-router';
-import { useCountQuery, useFrameQuery, useKitchenQuery } from '../app/api.ts';
-import { Waiting } from '../app/ui.tsx';
+import { useCountQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
+import { Waiting } from '../ui/ui.tsx';
 import { Count } from '../store/Count.tsx';
 import { FirstSession } from './FirstSession.tsx';
 import { missing, steps } from './steps.ts';

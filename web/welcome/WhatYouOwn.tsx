@@ -1,6 +1,6 @@
 import type { DocumentTable } from '#core/contract';
 import type { KitchenAnswer } from '#core/queries';
-import { useCommands, type NewChange } from '../app/commands.ts';
+import { useCommands, type NewChange } from '../sync/commands.ts';
 import { usualContainers, usualGear, usualPlaces, type Owned } from './usual.ts';
 
 interface Shelf {

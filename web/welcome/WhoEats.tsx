@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Eater } from '#core/contract';
-import { useCommands } from '../app/commands.ts';
+import { useCommands } from '../sync/commands.ts';
 import { newEater } from '../kitchen/newEater.ts';
 
 const stages: readonly (readonly [Eater['stage'], string])[] = [

@@ -1,6 +1,6 @@
 import type { Container, Equipment, Place } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
-import { newId } from '../app/device.ts';
+import { newId } from '../sync/device.ts';
 import { fromPreset } from '../kitchen/presets.ts';
 
 /** What kitchens usually own, to be taken with one tap and put right later. Sizes of pots and freezers are common ones (kitchen estimate). */

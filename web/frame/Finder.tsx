@@ -3,7 +3,7 @@ import { IconBolt, IconBook2, IconCalendarEvent, IconCarrot, IconPackage } from 
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { find, type FindEntry } from '#core/queries';
-import { useFindQuery } from './api.ts';
+import { useFindQuery } from '../sync/api.ts';
 import { actions } from './actions.ts';
 
 const icons = { action: IconBolt, recipe: IconBook2, session: IconCalendarEvent, pack: IconPackage, ingredient: IconCarrot } as const;

@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
-import { useCommands } from './commands.ts';
-import { useAppDispatch, useAppSelector } from './store.ts';
-import { closed } from './toastSlice.ts';
+import { useCommands } from '../sync/commands.ts';
+import { useAppDispatch, useAppSelector } from '../sync/store.ts';
+import { closed } from '../sync/toastSlice.ts';
 
 const showMs = 10_000;
 

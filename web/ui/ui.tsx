@@ -2,7 +2,7 @@ import { Popover } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
-import { sayError } from './api.ts';
+import { sayError } from '../sync/api.ts';
 
 /** A page's head: what it is, one sentence, what can be done. */
 export function PageHead({ title, lead, children }: { title: ReactNode; lead?: ReactNode; children?: ReactNode }) {

@@ -1,4 +1,4 @@
-import type { JobRun } from './useJob.ts';
+import type { JobRun } from '../sync/useJob.ts';
 
 /** How far a long job has come, with a way to stop it, or why it did not work. */
 export function JobProgress({ run }: { run: JobRun }) {

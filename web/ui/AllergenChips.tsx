@@ -1,4 +1,4 @@
-import { useFrameQuery } from './api.ts';
+import { useFrameQuery } from '../sync/api.ts';
 
 /** The allergens that law names, each on or off. */
 export function AllergenChips({ label, value, onChange }: { label: string; value: readonly string[]; onChange: (v: string[]) => void }) {

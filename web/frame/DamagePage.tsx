@@ -2,11 +2,11 @@ import { Stack } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
 import type { RestoreLook } from '#core/queries';
-import { api, useDamageQuery } from './api.ts';
-import { JobProgress } from './JobProgress.tsx';
-import { useAppDispatch } from './store.ts';
-import { PageHead, Waiting } from './ui.tsx';
-import { JobError, postJson, useJob } from './useJob.ts';
+import { api, useDamageQuery } from '../sync/api.ts';
+import { JobProgress } from '../ui/JobProgress.tsx';
+import { useAppDispatch } from '../sync/store.ts';
+import { PageHead, Waiting } from '../ui/ui.tsx';
+import { JobError, postJson, useJob } from '../sync/useJob.ts';
 
 /** The household's file is damaged: what is known, the copies that can take its place, and beginning anew. Nothing happens by itself. */
 export function DamagePage() {
