@@ -1,5 +1,5 @@
 import type { Day, Eater, EventData, Meal } from '#core/contract';
-import { isPresent, quartersOf } from '#core/kitchen';
+import { isDinnerKind, isPresent, quartersOf } from '#core/kitchen';
 import { dealShares } from './share.ts';
 
 /** A pack on the table. */
@@ -18,7 +18,7 @@ export function usualHelpings(packs: readonly Served[], eaters: readonly Eater[]
   let left = packs.reduce((s, p) => s + p.left, 0);
   const wanted = (e: Eater): number => {
     if (kind === 'puree') return e.baby?.cubesPerMeal ?? 0;
-    if (e.stage === 'baby' || (kind !== 'meal' && kind !== 'kit')) return 0;
+    if (e.stage === 'baby' || !isDinnerKind(kind ?? '')) return 0;
     return isPresent(e.presence, day, meal) ? quartersOf(e) / 4 : 0;
   };
   return new Map(

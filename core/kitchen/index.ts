@@ -49,5 +49,5 @@ export {
 } from './day.ts';
 export { demand, guestsAt, isPresent, quartersOf, withSaid, type Demand, type SaidOfTable } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
-export { groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
+export { allKinds, isRawKind, groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';

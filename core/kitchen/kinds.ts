@@ -1,5 +1,11 @@
 import type { Container, Kind } from '#core/contract';
 
+/** Every kind of food, in the order in which pages show them. */
+export const allKinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
+
+/** A kit goes into the freezer raw and is cooked on its day. */
+export const isRawKind = (kind: string): boolean => kind === 'kit';
+
 /** The supply a kind counts towards; bases, aromatics, dried and bread count for themselves. */
 export type SupplyGroup = 'dinner' | 'baby' | 'broth';
 

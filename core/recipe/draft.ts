@@ -1,5 +1,5 @@
 import type { Kind, Line, Revision, Step } from '#core/contract';
-import { toNumber, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import { isRawKind, toNumber, type IngredientFinder, type IngredientRow } from '#core/kitchen';
 import type { FileRecipe } from './jsonld/index.ts';
 import { minutesOf } from './jsonld/index.ts';
 import { readLine, type ReadLine } from './text/line.ts';
@@ -170,7 +170,7 @@ export function draftRecipe(file: FileRecipe, finder: IngredientFinder, ids: () 
       ...((kind === 'puree' || kind === 'aromatic') && { cubeMl: servingByKind[kind].amount }),
       storage: [{ rowId, part: file.name.slice(0, 80) }],
       reheatIds: [],
-      raw: kind === 'kit',
+      raw: isRawKind(kind),
       lines,
       steps,
       tags: file.tags,

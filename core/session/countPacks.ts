@@ -1,5 +1,5 @@
 import type { Day, EventData, Household } from '#core/contract';
-import { datesFor, lifeOf, type LifeRow } from '#core/kitchen';
+import { isRawKind, datesFor, lifeOf, type LifeRow } from '#core/kitchen';
 import type { CountedLine } from '#core/store';
 
 /** Bag and air around food in the freezer: packs that nobody measured take about a sixth more than what is in them (kitchen estimate). */
@@ -44,7 +44,7 @@ export function countedPacks(
       life: life.life,
       ...(line.made && datesFor(life.life, line.made.earliest)),
       allergens: { contains: [], check: [], unmatched: [line.name] },
-      raw: line.kind === 'kit',
+      raw: isRawKind(line.kind),
       ...(line.kind === 'kit' && { whole: line.whole ?? true }),
       cautions: [],
       addOnDay: [],

@@ -1,5 +1,6 @@
 import type { Container, EventData, Revision, Unit } from '#core/contract';
 import {
+  isDinnerKind,
   datesFor,
   fromNumber,
   isCounted,
@@ -108,7 +109,7 @@ function addLines(revision: Revision, scaled: ScaledRecipe, world: Pick<World, '
 /** Life, allergens, cautions and what is added on the day, for a batch of a revision. */
 export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World): LotFacts {
   const allergens = allergensOf(revision, world);
-  const salt = revision.kind === 'meal' || revision.kind === 'kit' ? addedSaltG(scaled.lines, scaled.portions) : undefined;
+  const salt = isDinnerKind(revision.kind) ? addedSaltG(scaled.lines, scaled.portions) : undefined;
   const saltG = salt === undefined ? 0 : Math.round(salt * 10) / 10;
   const salty =
     saltG > lowSaltPlateG

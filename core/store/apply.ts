@@ -1,4 +1,4 @@
-import type { EventOf, TamboEvent } from '#core/contract';
+import type { EventData, EventOf, TamboEvent } from '#core/contract';
 import { daysBetween } from '#core/kitchen';
 import type { PackChanges, PackState } from './state.ts';
 
@@ -40,7 +40,7 @@ function advance(pack: PackChanges, event: TamboEvent): void {
       pack.thawSince = undefined;
       break;
     case 'eaten':
-      take(pack, event.data.guests + event.data.shares.reduce((sum, s) => sum + s.portions, 0), 'eaten');
+      take(pack, eatenPortions(event.data), 'eaten');
       pack.planned = undefined;
       pack.pulled = undefined;
       if (event.data.rest === 'binned') take(pack, pack.left, 'discarded');
@@ -115,6 +115,10 @@ export const byOrder = (a: TamboEvent, b: TamboEvent): number =>
         : a.device > b.device
           ? 1
           : a.counter - b.counter || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
+/** Portions that were eaten at one meal: by the household and by guests. @example eatenPortions({ shares: [{ eaterId: 'osk', portions: 1 }], guests: 2 }) // 3 */
+export const eatenPortions = ({ shares, guests }: Pick<EventData<'eaten'>, 'shares' | 'guests'>): number =>
+  guests + shares.reduce((sum, s) => sum + s.portions, 0);
 
 /**
  * Ids of events that are undone; undoing an undo restores its target.

@@ -1,4 +1,4 @@
-export { applyEvent, byOrder, effective, foldChanges, foldPack, newestOf, undoneIds, wholePack } from './apply.ts';
+export { applyEvent, byOrder, eatenPortions, effective, foldChanges, foldPack, newestOf, undoneIds, wholePack } from './apply.ts';
 export { statusOf, type PackChanges, type PackState, type PackStatus } from './state.ts';
 export { useFirst } from './useFirst.ts';
 export {

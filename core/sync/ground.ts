@@ -14,7 +14,7 @@ import type {
 import type { LastTime } from '#core/cook';
 import { groupOf, ingredientFinder, isDinnerKind, withSaid, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
-import { applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
+import { eatenPortions, applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, EatenEntry } from '#core/queries';
 import type { ClashBrief, Unreadable } from '#core/queries';
 import type { Run } from '#core/session';
@@ -223,7 +223,7 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
       if (after.containerId && after !== before)
         usage.set(after.containerId, useAfter(usage.get(after.containerId) ?? { holding: 0, toWash: 0, ever: 0 }, before, after));
       if (event.type !== 'eaten') continue;
-      const portions = event.data.guests + event.data.shares.reduce((s, x) => s + x.portions, 0);
+      const portions = eatenPortions(event.data);
       const group = groupOf(after.kind);
       if (group) eatenDays.push({ group, day: event.data.day, portions: eatenUnits(after, portions) });
       lately.unshift({

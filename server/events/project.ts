@@ -1,6 +1,6 @@
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import { upcast, versions, type EventData, type EventOf, type TamboEvent } from '#core/contract';
-import { applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
+import { eatenPortions, applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { statements } from './statements.ts';
 
@@ -127,7 +127,7 @@ export const eatenRow = (packId: string, filled: FilledBrief, e: EventOf<'eaten'
   meal: e.data.meal,
   kind: filled.kind,
   name: filled.name,
-  portions: e.data.guests + e.data.shares.reduce((s, x) => s + x.portions, 0),
+  portions: eatenPortions(e.data),
   shares: e.data.shares,
   guests: e.data.guests,
 });

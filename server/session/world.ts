@@ -1,6 +1,8 @@
 import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
 import type { Eater, Household, Recipe, Revision, TamboEvent } from '#core/contract';
 import {
+  isDinnerKind,
+  allKinds,
   addDays,
   groupOf,
   ingredientFinder,
@@ -339,6 +341,8 @@ export const dinnerLogged = (db: Db, day: string): boolean =>
   db
     .select({ id: schema.eatenLog.eventId })
     .from(schema.eatenLog)
-    .where(and(eq(schema.eatenLog.day, day), eq(schema.eatenLog.meal, 'dinner'), inArray(schema.eatenLog.kind, ['meal', 'kit'])))
+    .where(
+      and(eq(schema.eatenLog.day, day), eq(schema.eatenLog.meal, 'dinner'), inArray(schema.eatenLog.kind, allKinds.filter(isDinnerKind))),
+    )
     .limit(1)
     .get() !== undefined;

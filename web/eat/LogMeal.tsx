@@ -6,6 +6,7 @@ import { addDays, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName } from '#core/session';
 import { type EatAnswer, type PackBrief } from '#core/queries';
+import { eatenPortions } from '#core/store';
 import { useCommands } from '../sync/commands.ts';
 import { useOnce } from '../ui/useOnce.ts';
 import { NotFor, Stepper } from '../ui/ui.tsx';
@@ -53,7 +54,7 @@ function Form({
       guests,
     );
     const acts = dealt.flatMap((d) => {
-      const taken = d.shares.reduce((s, x) => s + x.portions, 0) + d.guests;
+      const taken = eatenPortions(d);
       const pack = packs.find((p) => p.packId === d.packId);
       return pack && (taken > 0 || rest === 'binned')
         ? [eat(pack, { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' })]

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
-import { countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
+import { isDinnerKind, countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import type { RecipeBrief } from '#core/queries';
 import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
@@ -87,7 +87,7 @@ export function Editor({ initial, stored, recipes }: { initial: Session; stored:
     void navigate('/plan');
   };
   const plates = draft.batches.reduce(
-    (s, b) => s + (['meal', 'kit'].includes(recipes.find((r) => r.recipe.id === b.recipeId)?.recipe.kind ?? '') ? b.portions : 0),
+    (s, b) => s + (isDinnerKind(recipes.find((r) => r.recipe.id === b.recipeId)?.recipe.kind ?? '') ? b.portions : 0),
     0,
   );
   return (

@@ -1,13 +1,10 @@
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { Kind } from '#core/contract';
-import { sayDay, sayMinutes, sayPortions } from '#core/kitchen';
+import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
-
-const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 
 /** The library: by kind, searched as you type, with what is in store and when it was last made. */
 export function RecipesPage() {
@@ -36,7 +33,7 @@ export function RecipesPage() {
     );
   }, [data, q, kind, holds]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
-  const present = kinds.filter((k) => data.some((r) => r.recipe.kind === k));
+  const present = allKinds.filter((k) => data.some((r) => r.recipe.kind === k));
   return (
     <main className="page">
       <PageHead

@@ -1,11 +1,10 @@
+import { isRawKind, allKinds } from '#core/kitchen';
 import { useState } from 'react';
 import type { Kind, Recipe, Revision } from '#core/contract';
 import { newId, stampInstant } from '../sync/device.ts';
 import { useLivesQuery } from '../sync/api.ts';
 import { Field } from '../kitchen/fields.tsx';
 import { useCommands } from '../sync/commands.ts';
-
-const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 
 export interface Answers {
   kind: Kind;
@@ -43,7 +42,7 @@ export function withAnswers<
     servings: Number(a.servings),
     serving: { amount: Number(a.amount), unit: a.unit },
     storage: [{ rowId: a.lifeId, part: r.storage[0]?.part ?? r.name }],
-    raw: a.kind === 'kit',
+    raw: isRawKind(a.kind),
     ...(cubes && { cubeMl: Number(a.amount) }),
     steps:
       total > 0 && Number.isFinite(hands)
@@ -83,7 +82,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           value={answers.kind}
           onChange={(e) => set({ kind: e.currentTarget.value as Kind })}
         >
-          {kinds.map((k) => (
+          {allKinds.map((k) => (
             <option key={k}>{k}</option>
           ))}
         </select>

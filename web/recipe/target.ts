@@ -1,6 +1,6 @@
 import { demandOver } from '#core/plan';
 import type { Unit } from '#core/contract';
-import { fromNumber, type UnitSystem } from '#core/kitchen';
+import { isDinnerKind, fromNumber, type UnitSystem } from '#core/kitchen';
 import type { ScaleTarget } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
 
@@ -31,12 +31,10 @@ export interface Draft {
 
 export const numberIn = (text: string): number => (text.trim() === '' ? NaN : Number(text.trim().replace(',', '.')));
 
-const plates = new Set(['meal', 'kit']);
-
 /** Ways that make sense for a dish in this kitchen. */
 export function waysFor(data: RecipeAnswer): Way[] {
   const { revision } = data;
-  const fed = plates.has(revision.kind)
+  const fed = isDinnerKind(revision.kind)
     ? data.eaters.some((e) => e.stage !== 'baby')
     : revision.kind === 'puree' && data.eaters.some((e) => e.baby);
   return ways.filter((w) => {

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { putAway, takeOut } from '#core/commands';
-import type { Kind } from '#core/contract';
-import { countOf, sayDay, sayNear } from '#core/kitchen';
+import { allKinds, countOf, sayDay, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
 import { useStoreQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -15,8 +14,6 @@ import { amountOf, placeName } from '../ui/packWords.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
 import { sayMass, sayVolume } from '../sync/measures.ts';
-
-const kinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 
 /** The store: each freezer to scale with its packs, filtered by kind, name and the span brushed on the strip; a pack opens, moves, comes out. */
 export function StorePage() {
@@ -108,7 +105,7 @@ export function StorePage() {
           onChange={(e) => set('q', e.currentTarget.value)}
         />
         <div className="chips" role="group" aria-label="Kind">
-          {kinds
+          {allKinds
             .filter((k) => data.packs.some((p) => p.kind === k))
             .map((k) => (
               <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>

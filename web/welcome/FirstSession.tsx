@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
+import { isDinnerKind, countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions, solveBases } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type KitchenAnswer, type Starter } from '#core/queries';
@@ -24,9 +24,7 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
   const [day, setDay] = useState(nextWeekday(today, 'sat'));
   const table = Math.max(...kitchen.weeks.quarters) / 4;
   const usual = (s: Starter): number =>
-    s.recipe.kind === 'meal' || s.recipe.kind === 'kit'
-      ? Math.max(s.revision.servings, Math.ceil(table * dinnersOfADish))
-      : s.revision.servings;
+    isDinnerKind(s.recipe.kind) ? Math.max(s.revision.servings, Math.ceil(table * dinnersOfADish)) : s.revision.servings;
   const portionsOf = (s: Starter): number => chosen[s.recipe.id] ?? usual(s);
   const toggle = (s: Starter): void =>
     setChosen(({ [s.recipe.id]: now, ...rest }) => (now === undefined ? { ...rest, [s.recipe.id]: usual(s) } : rest));
