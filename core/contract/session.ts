@@ -11,10 +11,6 @@ export const batchSchema = z.object({
   yieldFactor: z.number().min(0.3).max(3).optional(),
   /** Portions dipped out before the salt goes in. */
   unsalted: z.number().min(0).max(500).optional(),
-  /** How the yield is shared out: containers chosen on the packing page, empty until then. */
-  packing: z
-    .array(z.object({ containerId: idSchema, packs: z.number().int().min(1).max(500), portionsEach: z.number().min(0.25).max(500) }))
-    .optional(),
 });
 
 export const sessionSchema = z.object({

@@ -8,6 +8,9 @@ export type Step = (value: Fields) => Fields;
 /** For each shape, the step from version 1 to 2, from 2 to 3, and so on. */
 export type Steps = Readonly<Record<Shape, readonly Step[]>>;
 
+const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+const withoutKey = (fields: Fields, key: string): Fields => Object.fromEntries(Object.entries(fields).filter(([k]) => k !== key));
+
 /** Every change of shape so far, the oldest first (decision 57). Each has a stored example in `server/db/older`. */
 export const steps: Steps = {
   household: [],
@@ -18,7 +21,13 @@ export const steps: Steps = {
   place: [],
   recipe: [],
   recipe_revision: [],
-  session: [],
+  // containers were once to be kept with the plan; they follow from what is free and what was packed
+  session: [
+    (s) => ({
+      ...s,
+      batches: Array.isArray(s.batches) ? s.batches.map((b: unknown) => (isFields(b) ? withoutKey(b, 'packing') : b)) : s.batches,
+    }),
+  ],
   reference: [],
   event: [],
 };
@@ -35,8 +44,6 @@ export const versionsOf = (all: Steps): Record<Shape, number> =>
   Object.fromEntries(Object.entries(all).map(([shape, list]) => [shape, list.length + 1])) as Record<Shape, number>;
 
 export const versions = versionsOf(steps);
-
-const isFields = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /**
  * A value of an older version brought up to today's, step by step; one of today's is handed back as it is.

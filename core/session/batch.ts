@@ -133,27 +133,6 @@ export function packingFor(
   );
 }
 
-/** A choice the cook has already saved for this batch, when its containers are still known. */
-function saved(batch: Batch, ml: number, portionMl: number, containers: readonly Container[]): PackResult | undefined {
-  if (!batch.packing) return undefined;
-  const groups = batch.packing.flatMap((g) => {
-    const container = containers.find((c) => c.id === g.containerId);
-    return container ? [{ container, packs: g.packs, portionsEach: g.portionsEach, mlEach: g.portionsEach * portionMl }] : [];
-  });
-  const portions = Math.floor(ml / portionMl + 1e-9);
-  const packed = groups.reduce((s, g) => s + g.packs * g.portionsEach, 0);
-  return {
-    ok: true,
-    choice: {
-      groups,
-      portionsPacked: packed,
-      packs: groups.reduce((s, g) => s + g.packs, 0),
-      portionsLeft: Math.max(0, portions - packed),
-      tonightMl: Math.max(0, ml - portions * portionMl),
-    },
-  };
-}
-
 export interface BatchInput {
   batch: Batch;
   revision: Revision;
@@ -216,9 +195,7 @@ export function batchView(input: BatchInput, world: World): { view: BatchView; f
   const result = world.scale(revision, batch.portions, batch.yieldFactor);
   if (!result.ok) throw new RangeError(`batch ${batch.id}: ${result.got} portions, expected ${result.allowed}`);
   const { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags } = standingOf({ ...input, containers: world.containers });
-  const packing =
-    (packs.length === 0 && saved(batch, made.ml, made.portionMl, world.containers)) ||
-    packingFor(revision, toPackMl, made.portionMl, input.frees, world);
+  const packing = packingFor(revision, toPackMl, made.portionMl, input.frees, world);
   const tray = trayFor(revision, world.containers);
   const choice: PackChoice | undefined = packing.ok && !flags.packed ? packing.choice : undefined;
   return {
