@@ -50,6 +50,8 @@ const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'ut
 async function checks() {
   await step('Format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
   await step('Types', [bin('ts7/bin/tsc'), '--noEmit', '-p', '.']);
+  await step('Types of the core, without browser or Node', [bin('ts7/bin/tsc'), '--noEmit', '-p', 'core']);
+  await step('Types of the server, without browser', [bin('ts7/bin/tsc'), '--noEmit', '-p', 'server']);
   await step('Import rule', [
     bin('dependency-cruiser/bin/dependency-cruise.mjs'),
     ...['--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'core', 'server', 'web'],

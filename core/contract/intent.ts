@@ -1,4 +1,5 @@
 import { sha256 } from '@noble/hashes/sha2.js';
+import { utf8ToBytes } from '@noble/hashes/utils.js';
 
 /** 32 signs, so that five bits are one of them. */
 const signs = '0123456789abcdefghjkmnpqrstvwxyz';
@@ -11,7 +12,7 @@ const length = 26;
  */
 export function intentId(...parts: readonly string[]): string {
   // lengths stand before the parts, so that ('ab', 'c') and ('a', 'bc') are two intents
-  const bytes = sha256(new TextEncoder().encode(parts.map((p) => `${p.length}:${p}`).join('')));
+  const bytes = sha256(utf8ToBytes(parts.map((p) => `${p.length}:${p}`).join('')));
   let id = '';
   let held = 0;
   let bits = 0;

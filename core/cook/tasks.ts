@@ -102,6 +102,8 @@ export function doneTask(words: string): string {
 }
 
 interface Prep {
+  ingredientId: string;
+  form: string;
   task: Task;
   shares: { recipe: string; massG: number }[];
 }
@@ -143,14 +145,15 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
             guess: true,
             timeKey: id,
           },
+          ingredientId: line.item.id,
+          form: line.form,
           shares: [{ recipe: revision.name, massG }],
         });
       }
     }
   }
-  for (const [id, prep] of preps) {
-    const [, ingredientId = '', form = ''] = id.split(':');
-    const rate = prepRates.find((r) => r.form === form && r.group === prepGroup(ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
+  for (const prep of preps.values()) {
+    const rate = prepRates.find((r) => r.form === prep.form && r.group === prepGroup(prep.ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
     const total = prep.shares.reduce((sum, s) => sum + s.massG, 0);
     prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
     prep.task.amount = sayMassIn(units, Math.round(total));

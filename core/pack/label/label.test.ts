@@ -150,7 +150,8 @@ describe('two thousand generated labels', () => {
   const rows = reheatRows.map(heatRow);
   const classes = [...new Set(rows.map((r) => r.classId))];
   const letters = 'abcdefghijklmnopqrstuvwxyzäöüßåøæéèêëçñõãłńśźżčďěňřšťůžăâîșțőűğıđ';
-  const word = fc.string({ unit: fc.constantFrom(...letters), minLength: 1, maxLength: 13 });
+  // one word in some hundred thousand would be a table's own
+  const word = fc.string({ unit: fc.constantFrom(...letters), minLength: 1, maxLength: 13 }).filter((w) => w !== 'pct');
   const words = (most: number) => fc.array(word, { minLength: 1, maxLength: most }).map((w) => w.join(' '));
   const stoves = {
     has: new Set<HeatMethod>(['hob', 'boil', 'steam', 'oven', 'microwave', 'air fryer', 'pressure cooker', 'slow cooker', 'none']),
