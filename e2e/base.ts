@@ -1,3 +1,4 @@
+import axe from 'axe-core';
 import { test as base, expect, type Page } from '@playwright/test';
 import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -151,3 +152,20 @@ export async function roastMinutes(server: RunningServer, sessionId: string): Pr
   const task = tasks.find((t) => t.title.startsWith('Roast the bones'));
   return (task?.handsOnMin ?? 0) + (task?.waitMin ?? 0);
 }
+
+/** Faults that axe calls serious or critical, by all of its rules; it is brought into a page once. */
+export const seriousFaults = async (page: Page): Promise<string[]> => {
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
+  return page.evaluate(async () => {
+    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(document, { resultTypes: ['violations'] });
+    return violations
+      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+      .map(
+        (v) =>
+          `${v.id} ${v.nodes
+            .map((n) => n.target.join(' '))
+            .slice(0, 3)
+            .join(' | ')}`,
+      );
+  });
+};

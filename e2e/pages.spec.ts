@@ -1,9 +1,8 @@
-import axe from 'axe-core';
 import type { Page } from '@playwright/test';
 import path from 'node:path';
 import type { FrameAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
 import type { RunningServer } from '../scripts/server.mjs';
-import { expect, getJson, ready, settled, test } from './base.ts';
+import { expect, getJson, ready, seriousFaults, settled, test } from './base.ts';
 
 const sample = (name: string): string => path.join(import.meta.dirname, 'samples', name);
 
@@ -68,26 +67,10 @@ async function allPages(server: RunningServer): Promise<string[]> {
     '/welcome?step=3',
     '/welcome?step=4',
     '/history',
+    '/settle',
     '/nowhere',
   ];
 }
-
-/** Faults that axe calls serious or critical, by all of its rules; it is brought into a page once. */
-const seriousFaults = async (page: Page): Promise<string[]> => {
-  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe.source);
-  return page.evaluate(async () => {
-    const { violations } = await (window as unknown as { axe: typeof axe }).axe.run(document, { resultTypes: ['violations'] });
-    return violations
-      .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-      .map(
-        (v) =>
-          `${v.id} ${v.nodes
-            .map((n) => n.target.join(' '))
-            .slice(0, 3)
-            .join(' | ')}`,
-      );
-  });
-};
 
 /** Goes to an address as a link does: the app and what looks at it are brought in once. */
 async function visit(page: Page, address: string, url: string): Promise<void> {

@@ -1,6 +1,10 @@
 import type { FrameAnswer, KitchenAnswer } from '../core/queries/index.ts';
 import { stateOf } from '../core/contract/index.ts';
-import { expect, getJson, settled, test } from './base.ts';
+import { cpSync, mkdtempSync, openSync, rmSync, statSync, writeSync, closeSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { startServer } from '../scripts/server.mjs';
+import { expect, getJson, seriousFaults, settled, test } from './base.ts';
 
 test('the same setting changed on two devices: both are kept, the cook chooses on one page', async ({ page, server, browser }) => {
   const other = await browser.newPage();
@@ -19,6 +23,7 @@ test('the same setting changed on two devices: both are kept, the cook chooses o
   await page.reload();
   await page.getByRole('link', { name: 'Choose' }).click();
   await expect(page.getByRole('heading', { name: 'To settle' })).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
   const row = page.getByRole('row', { name: /dinner at/ });
   await expect(row).toContainText('19:15');
   await expect(row).toContainText('17:30');
@@ -64,4 +69,32 @@ test('a session taken off here and changed there waits for the cook, who may lea
   await expect(page.getByText('All is settled')).toBeVisible();
   await page.goto(`${server.address}/plan/${session.id}`);
   await expect(page.getByRole('heading', { name: 'Long Saturday' }).first()).toBeVisible();
+});
+
+test('a damaged household is mended in the browser: nothing is taken in meanwhile, the copy is looked at, what waits is sent', async ({
+  page,
+  lived,
+}) => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'tambo-damaged-'));
+  cpSync(lived, folder, { recursive: true });
+  const env = { TAMBO_DEMO: '1', TAMBO_NOW: '2026-11-24T16:00:00.000Z' };
+  const whole = await startServer({ env, folder });
+  await page.request.post(`${whole.address}/api/backup`, { data: {} });
+  await expect.poll(async () => (await getJson<{ copies: unknown[] }>(whole, '/backups')).copies.length, { timeout: 30_000 }).toBe(1);
+  await whole.stop();
+  const file = path.join(folder, 'demo.sqlite');
+  const { size } = statSync(file);
+  const at = openSync(file, 'r+');
+  writeSync(at, Buffer.alloc(Math.floor(size / 3), 0x5a), 0, undefined, Math.floor(size / 3));
+  closeSync(at);
+  const server = await startServer({ env, folder });
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { name: 'The household’s file is damaged' })).toBeVisible();
+  expect(await seriousFaults(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Look at it' }).click();
+  await expect(page.getByText('This copy is whole: The house above the yard')).toBeVisible();
+  await page.getByRole('button', { name: 'Put this copy in place' }).click();
+  await expect(page.getByRole('heading', { name: 'Tuesday, 24 November' })).toBeVisible();
+  await server.stop();
+  rmSync(folder, { recursive: true, force: true });
 });

@@ -1,11 +1,11 @@
-import { eq, getTableColumns, sql } from 'drizzle-orm';
+import { eq, getTableColumns, sql, type Placeholder } from 'drizzle-orm';
 import { schema, type Db } from '../db/index.ts';
 
 const { event, eventSubject, packState, eatenLog } = schema;
 
 /** A row whose every column is filled in when the statement runs. */
-const blanks = (columns: Record<string, unknown>) =>
-  Object.fromEntries(Object.keys(columns).map((name) => [name, sql.placeholder(name)])) as never;
+const blanks = <C extends object>(columns: C): { [K in keyof C]: Placeholder } =>
+  Object.fromEntries(Object.keys(columns).map((name) => [name, sql.placeholder(name)])) as { [K in keyof C]: Placeholder };
 
 const packColumns = getTableColumns(packState);
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { intentId, stateOf, versions, type TamboEvent, type WritableOf, type WritableTable, type WriteRequest } from '#core/contract';
 import { again, type Act } from '#core/commands';
 import { api } from './api.ts';
-import { device, newId, stampEvent, stampInstant } from './device.ts';
+import { device, newId, stampAct, stampInstant } from './device.ts';
 import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
 import { enqueue } from './outbox.ts';
 import { useAppDispatch, useAppState, type RootState } from './store.ts';
@@ -44,7 +44,7 @@ export function useCommands(): Commands {
           return [];
         }
         for (const { e, id } of acts) noteDone(id, e.data);
-        const stamped = acts.map(({ e, id }) => stampEvent(e.type, e.subjects, e.data as never, id));
+        const stamped = acts.map(({ e, id }) => stampAct(e, id));
         dispatch(shown({ text: says, undo: { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) } }));
         await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: says, body })));
         return stamped;
@@ -73,7 +73,7 @@ export function useCommands(): Commands {
           const stamped = acts.map((e) => {
             noteDone(e.undo, { eventId: e.id });
             noteUndone(e.subjects, e.undo);
-            return stampEvent('undone', e.subjects, { eventId: e.id }, e.undo);
+            return stampAct({ type: 'undone', subjects: e.subjects, data: { eventId: e.id } }, e.undo);
           });
           await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: 'Undo', body })));
         } else {

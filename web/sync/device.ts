@@ -1,5 +1,6 @@
 import { ulid } from 'ulid';
-import type { EventData, EventType, Instant, TamboEvent } from '#core/contract';
+import type { Act } from '#core/commands';
+import { versions, type Instant, type TamboEvent } from '#core/contract';
 import { addMs } from '#core/kitchen';
 import { now } from './clock.ts';
 
@@ -38,10 +39,11 @@ function nextInstant(): Instant {
   return last;
 }
 
-export function stampEvent<T extends EventType>(type: T, subjects: string[], data: EventData<T>, id: string): TamboEvent {
+/** Gives an act its id, its device and its moment. */
+export function stampAct({ type, subjects, data }: Omit<Act, 'seen'>, id: string): TamboEvent {
   counter += 1;
   keep('tambo.counter', String(counter));
-  return { id, type, subjects, instant: nextInstant(), device, counter, version: 1, data } as TamboEvent;
+  return { id, subjects, instant: nextInstant(), device, counter, version: versions.event, type, data } as TamboEvent;
 }
 
 export const stampInstant = nextInstant;
