@@ -8,5 +8,5 @@ export * from './writes.ts';
 export { exportJsonSchema, exportSchema } from './export.ts';
 export { refusals } from './refusals.ts';
 export { intentId, stateOf } from './intent.ts';
-export { readDocument, readEvent, readWritable, type ReadValue } from './read.ts';
+export { asPagesHaveIt, readDocument, readEvent, readWritable, type ReadValue } from './read.ts';
 export { NewerShape, upcast, versions, type Shape } from './upcast.ts';

@@ -29,6 +29,15 @@ export const readDocument = <T extends DocumentTable>(table: T, version: number,
 export const readWritable = (table: WritableTable, version: number, value: unknown): ReadValue<unknown> =>
   readAs(table, version, value, writableSchemas[table]);
 
+/**
+ * A stored value as pages have it: brought up to today's shape, without fields that no shape has any more; as it is stored when it cannot be read.
+ * Two states of a document are compared as this, so that what only the storage knows is no difference.
+ */
+export function asPagesHaveIt(table: WritableTable, version: number, value: unknown): unknown {
+  if (value === null || value === undefined) return null;
+  return readWritable(table, version, value).value ?? upcast(table, version, value);
+}
+
 /** A stored entry with its whole envelope, brought up to today's version. */
 export const readEvent = (value: { version: number } & Record<string, unknown>): ReadValue<TamboEvent> =>
   readAs('event', value.version, { ...value, version: versions.event }, eventSchema);

@@ -1,5 +1,6 @@
 import { and, desc, eq } from 'drizzle-orm';
 import {
+  asPagesHaveIt,
   writableSchemas,
   refusals,
   stateOf,
@@ -82,7 +83,7 @@ function put(tx: Db, table: WritableTable, id: string, data: unknown, at: Instan
 function standing(tx: Db, table: WritableTable, id: string): unknown {
   if (table === 'reference') return referenceEditOf(tx, id) ?? null;
   const stored = storedDocument(tx, table, id);
-  return stored ? upcast(table, stored.version, stored.data) : null;
+  return stored ? asPagesHaveIt(table, stored.version, stored.data) : null;
 }
 
 /** Keeps the answer of a write beside it, so that a retry changes nothing and hears the same. */

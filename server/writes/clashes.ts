@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { readDocument, upcast, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
+import { asPagesHaveIt, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
 import type { ClashBrief } from '#core/queries';
 import { differencesOf, type NameOf } from '#core/sync';
 import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
@@ -74,12 +74,8 @@ export const openClashes = (db: Db): ClashBrief[] =>
     .map((c) => {
       const table = c.table as DocumentTable;
       const stored = storedDocument(db, table, c.rowId);
-      const today = (version: number, data: unknown): unknown => {
-        const brought = upcast(table, version, data);
-        return readDocument(table, versions[table], brought).value ?? brought;
-      };
-      const here = stored ? today(stored.version, stored.data) : null;
-      const mine = c.mine === null ? null : today(c.version, c.mine);
+      const here = stored ? asPagesHaveIt(table, stored.version, stored.data) : null;
+      const mine = asPagesHaveIt(table, c.version, c.mine);
       const name = nameOf(here, mine);
       return {
         id: c.id,

@@ -59,6 +59,14 @@ describe('one document changed on two devices', () => {
     expect((await get<FrameAnswer>('/frame')).clashes).toHaveLength(1);
   });
 
+  it('a field that only the storage knows is no difference', async () => {
+    const was = await household();
+    s.open.sqlite.prepare('update household set data = ?').run([JSON.stringify({ ...was, ofAnOlderTambo: 7 })]);
+    const res = await write('laptop', 'household', { ...was, dinnerAt: '17:30' }, was);
+    expect(res.body).not.toHaveProperty('asked');
+    expect((await household()).dinnerAt).toBe('17:30');
+  });
+
   it('a write that is taken back asks nothing any more', async () => {
     const was = await household();
     await write('phone', 'household', { ...was, dinnerAt: '19:15' }, was);

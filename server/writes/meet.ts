@@ -1,5 +1,5 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { stateOf, upcast, writableSchemas, type WriteRequest } from '#core/contract';
+import { asPagesHaveIt, stateOf, writableSchemas, type WriteRequest } from '#core/contract';
 import { mergeDocuments, type Merged } from '#core/sync';
 import { schema, type Db } from '../db/index.ts';
 
@@ -16,7 +16,7 @@ const changesOf = (tx: Db, { table, id }: Change): Row[] =>
     .all();
 
 const stateAfter = (row: Row, table: Change['table']): string | null =>
-  row.after === null ? null : stateOf(upcast(table, row.version, row.after));
+  row.after === null ? null : stateOf(asPagesHaveIt(table, row.version, row.after));
 
 const stands = (document: unknown): Merged => ({ document, apart: [] });
 
@@ -37,7 +37,7 @@ export function meet(tx: Db, write: WriteRequest, change: Change, now: unknown):
   // what every household begins with is nobody's change
   if (rows.length === 0) return stands(data);
   const at = rows.findIndex((r) => stateAfter(r, table) === from);
-  const base = at < 0 || from === null ? undefined : upcast(table, rows[at]?.version ?? 1, rows[at]?.after);
+  const base = at < 0 || from === null ? undefined : asPagesHaveIt(table, rows[at]?.version ?? 1, rows[at]?.after);
   const since = at < 0 ? rows : rows.slice(0, at);
   if (at >= 0 && since.every((r) => r.device === write.device)) {
     const merged = now === null || data === null ? data : mergeDocuments(base, now, data).document;
