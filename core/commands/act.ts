@@ -23,3 +23,11 @@ export interface SeenPack {
 /** One act on a pack. */
 export const onPack = <T extends EventType>(type: T, pack: SeenPack, data: EventData<T>): Act =>
   ({ type, subjects: [pack.packId], seen: pack.seen ?? pack.packId, data }) as Act;
+
+/** An entry is taken back; taking that back brings it back. @example takeBack({ id: 'e1', subjects: ['tub7'] }) */
+export const takeBack = ({ id, subjects, seen = '' }: { id: Id; subjects: readonly Id[]; seen?: string | undefined }): Act => ({
+  type: 'undone',
+  subjects: [...subjects],
+  seen,
+  data: { eventId: id },
+});

@@ -1,4 +1,4 @@
-export { again, type Act, type SeenPack } from './act.ts';
+export { again, takeBack, type Act, type SeenPack } from './act.ts';
 export {
   closePacking,
   eatTonight,

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { intentId, stateOf, versions, type TamboEvent, type WritableOf, type WritableTable, type WriteRequest } from '#core/contract';
-import { again, type Act } from '#core/commands';
+import { again, takeBack, type Act } from '#core/commands';
 import { api } from './api.ts';
 import { device, newId, stampAct, stampInstant } from './device.ts';
 import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
@@ -73,7 +73,7 @@ export function useCommands(): Commands {
           const stamped = acts.map((e) => {
             noteDone(e.undo, { eventId: e.id });
             noteUndone(e.subjects, e.undo);
-            return stampAct({ type: 'undone', subjects: e.subjects, data: { eventId: e.id } }, e.undo);
+            return stampAct(takeBack(e), e.undo);
           });
           await enqueue(stamped.map((body) => ({ kind: 'event' as const, label: 'Undo', body })));
         } else {
