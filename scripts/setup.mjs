@@ -47,12 +47,18 @@ export function findChromium() {
   return own && existsSync(own) ? own : browserOf(browserNames);
 }
 
-/** Installs a package with apt, as root or with sudo; false where neither can. */
+/** Longer than a fetch of some 100 MB takes, shorter than anybody waits for what is not needed. */
+const aptMs = 180_000;
+
+/** Installs a package with apt, as root or with sudo; false where neither can, or no network answers. */
 function aptInstall(name) {
   const asRoot = process.getuid?.() === 0;
   if (!asRoot && spawnSync('sudo', ['-n', 'true']).status !== 0) return false;
+  const soon = ['-o', 'Acquire::http::Timeout=15', '-o', 'Acquire::Retries=1'];
   const apt = (args) =>
-    asRoot ? run('apt-get', args, { env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }) : run('sudo', ['-n', 'apt-get', ...args]);
+    asRoot
+      ? run('apt-get', [...soon, ...args], { timeout: aptMs, env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+      : run('sudo', ['-n', 'apt-get', ...soon, ...args], { timeout: aptMs });
   apt(['update', '-qq']);
   return apt(['install', '-y', '-qq', '--no-install-recommends', name]).status === 0;
 }
