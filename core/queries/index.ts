@@ -8,3 +8,4 @@ export { packAnswer, storeAnswer } from './store.ts';
 export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './today.ts';
 export { find, type FindEntry } from './find.ts';
 export type * from './answers.ts';
+export type * from './copies.ts';

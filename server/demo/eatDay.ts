@@ -1,5 +1,5 @@
 import { eat } from '#core/commands';
-import type { Eater } from '#core/contract';
+import type { Eater, Meal } from '#core/contract';
 import { demand, instantAt } from '#core/kitchen';
 import { momentOf, sharesOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { Db } from '../db/index.ts';
@@ -25,6 +25,9 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
     useFirst(sharesOf(packsInStore(db), at).stock, at)
       .map((x) => x.pack)
       .filter((p) => !p.raw && statusOf(p) !== 'unplaced');
+  /** Somebody eats from a pack alone. */
+  const alone = (clock: string, pack: PackState, meal: Meal, eaterId: string, portions: number): void =>
+    void client.log(instantAt(day, clock, zone), eat(pack, { day, meal, shares: [{ eaterId, portions }], guests: 0, rest: 'none' }));
   const meals = stored().filter((p) => p.kind === 'meal');
   if (there.quarters > 0 && client.random() < 0.52 && meals.length > 0) {
     // one dish a night: the packs of one lot, mostly of what is due first
@@ -59,58 +62,18 @@ export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day
   const open = stored().find(
     (p) => p.kind === 'meal' && statusOf(p) === 'fridge' && p.fridgeSince !== undefined && p.fridgeSince < evening,
   );
-  if (open)
-    client.log(
-      instantAt(day, '21:40', zone),
-      eat(open, {
-        day,
-        meal: 'lunch',
-        shares: [{ eaterId: 'eater_joaquim', portions: open.left }],
-        guests: 0,
-        rest: 'none',
-      }),
-    );
+  if (open) alone('21:40', open, 'lunch', 'eater_joaquim', open.left);
   if (pipEats) {
     let cubes = client.random() < 0.9 ? 6 : 3;
     for (const bag of stored().filter((p) => p.kind === 'puree')) {
       const n = Math.min(cubes, Math.round(bag.left));
       cubes -= n;
-      if (n > 0)
-        client.log(
-          instantAt(day, '17:10', zone),
-          eat(bag, {
-            day,
-            meal: 'dinner',
-            shares: [{ eaterId: 'eater_pip', portions: n }],
-            guests: 0,
-            rest: 'none',
-          }),
-        );
+      if (n > 0) alone('17:10', bag, 'dinner', 'eater_pip', n);
       if (cubes === 0) break;
     }
   }
   const broth = stored().find((p) => p.kind === 'broth');
-  if (broth && client.random() < 0.14)
-    client.log(
-      instantAt(day, '12:30', zone),
-      eat(broth, {
-        day,
-        meal: 'lunch',
-        shares: [{ eaterId: 'eater_osk', portions: broth.left }],
-        guests: 0,
-        rest: 'none',
-      }),
-    );
+  if (broth && client.random() < 0.14) alone('12:30', broth, 'lunch', 'eater_osk', broth.left);
   const spoon = stored().find((p) => p.kind === 'aromatic');
-  if (spoon && client.random() < 0.25)
-    client.log(
-      instantAt(day, '18:00', zone),
-      eat(spoon, {
-        day,
-        meal: 'dinner',
-        shares: [{ eaterId: 'eater_joaquim', portions: Math.min(2, spoon.left) }],
-        guests: 0,
-        rest: 'none',
-      }),
-    );
+  if (spoon && client.random() < 0.25) alone('18:00', spoon, 'dinner', 'eater_joaquim', Math.min(2, spoon.left));
 }

@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { asPagesHaveIt, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
+import { asPagesHaveIt, intentId, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
 import type { ClashBrief } from '#core/queries';
 import { differencesOf, type NameOf } from '#core/sync';
 import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
@@ -10,7 +10,7 @@ const t = schema.clash;
 export function keepClash(tx: Db, write: WriteRequest, change: WriteRequest['changes'][number], at: Instant): void {
   tx.insert(t)
     .values({
-      id: `${write.writeId}.${change.id}`.slice(0, 80),
+      id: intentId(write.writeId, change.table, change.id),
       writeId: write.writeId,
       table: change.table,
       rowId: change.id,

@@ -59,6 +59,19 @@ describe('one document changed on two devices', () => {
     expect((await get<FrameAnswer>('/frame')).clashes).toHaveLength(1);
   });
 
+  it('an answer to a question meets what was written after it was asked: a third change is never lost', async () => {
+    const was = await household();
+    await write('phone', 'household', { ...was, dinnerAt: '19:15' }, was);
+    await write('laptop', 'household', { ...was, dinnerAt: '17:30' }, was);
+    const asked = await household();
+    const [clash] = (await get<FrameAnswer>('/frame')).clashes;
+    await write('tablet', 'household', { ...asked, parDays: 12 }, asked);
+    // the page that answers has not heard of the third
+    await write('phone', 'household', clash!.mine as Household, asked, { settles: clash!.id });
+    expect(await household()).toEqual({ ...was, dinnerAt: '17:30', parDays: 12 });
+    expect((await get<FrameAnswer>('/frame')).clashes).toEqual([]);
+  });
+
   it('a field that only the storage knows is no difference', async () => {
     const was = await household();
     s.open.sqlite.prepare('update household set data = ?').run([JSON.stringify({ ...was, ofAnOlderTambo: 7 })]);

@@ -28,7 +28,7 @@ const stands = (document: unknown): Merged => ({ document, apart: [] });
 export function meet(tx: Db, write: WriteRequest, change: Change, now: unknown): Merged {
   const { table, from, data } = change;
   // a revision never changes, a figure of the reference is one row, and who does not say what it came from is not compared
-  if (table === 'recipe_revision' || table === 'reference' || from === undefined || write.settles !== undefined) return stands(data);
+  if (table === 'recipe_revision' || table === 'reference' || from === undefined) return stands(data);
   // what cannot be read cannot be compared: whoever writes it anew puts it right
   if (now !== null && !fits(table, now)) return stands(data);
   const state = now === null ? null : stateOf(now);

@@ -15,6 +15,7 @@ export function DamagePage() {
   const looking = useJob();
   const [chosen, setChosen] = useState<{ id: string; name: string }>();
   const [sure, setSure] = useState(false);
+  const [busy, setBusy] = useState(false);
   const [problem, setProblem] = useState<string>();
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const look = looking.job?.state === 'done' ? (looking.job.result as RestoreLook) : undefined;
@@ -23,12 +24,15 @@ export function DamagePage() {
     location.assign('/');
   };
   const act = (path: string, body: object): void => {
+    setBusy(true);
     setProblem(undefined);
-    postJson(path, body).then(mended, (e: unknown) =>
-      setProblem(e instanceof JobError ? e.message : 'No connection to Tambo. Look again whether it was done.'),
-    );
+    postJson(path, body).then(mended, (e: unknown) => {
+      setBusy(false);
+      setProblem(e instanceof JobError ? e.message : 'No connection to Tambo. Look again whether it was done.');
+    });
   };
-  const [zone] = [Intl.DateTimeFormat().resolvedOptions().timeZone];
+  // the household's own zone cannot be read now
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (
     <main className="page">
       <PageHead title="The household’s file is damaged" lead="Nothing was changed, and what you enter waits on this device." />
@@ -60,7 +64,7 @@ export function DamagePage() {
                   <button
                     type="button"
                     className={i === 0 ? 'btn' : 'btn o'}
-                    disabled={looking.job?.state === 'running'}
+                    disabled={busy || looking.job?.state === 'running'}
                     onClick={() =>
                       looking.start(async () => {
                         const { id, jobId } = await postJson('/restore/copy', { name: c.name });
@@ -83,7 +87,13 @@ export function DamagePage() {
                 entries, made on {sayDayYear(dayOf(look.manifest.madeAt, zone))}. What was entered after that is only in the damaged file,
                 and what still waits on a device is sent as ever.
               </p>
-              <button type="button" className="btn" style={{ marginTop: 10 }} onClick={() => act('/restore/take', { id: chosen.id })}>
+              <button
+                type="button"
+                className="btn"
+                style={{ marginTop: 10 }}
+                disabled={busy}
+                onClick={() => act('/restore/take', { id: chosen.id })}
+              >
                 Put this copy in place
               </button>
             </div>
@@ -96,7 +106,7 @@ export function DamagePage() {
           </p>
           {sure ? (
             <div className="row" style={{ marginTop: 10 }}>
-              <button type="button" className="btn" onClick={() => act('/damage/aside', {})}>
+              <button type="button" className="btn" disabled={busy} onClick={() => act('/damage/aside', {})}>
                 Yes, begin with nothing
               </button>
               <button type="button" className="btn o" onClick={() => setSure(false)}>

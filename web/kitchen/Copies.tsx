@@ -198,7 +198,7 @@ export function Copies({ zone }: { zone: string }) {
           ))}
           {data?.copies.length === 0 && <li className="quiet">None yet. The first comes within the hour, or by the button above.</li>}
         </ul>
-        {data && <SecondPlace away={data.away} />}
+        {data && <SecondPlace away={data.away} zone={zone} />}
       </section>
       <section className="card" aria-label="Restore or move in">
         <h2>Restore, or move in</h2>

@@ -7,7 +7,7 @@ import { JobError, postJson } from '../sync/useJob.ts';
 import { Field } from './fields.tsx';
 
 /** Where daily copies are brought besides: another disk, a stick. */
-export function SecondPlace({ away }: { away: AwayAnswer }) {
+export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) {
   const dispatch = useAppDispatch();
   const [folder, setFolder] = useState(away.folder ?? '');
   const [busy, setBusy] = useState(false);
@@ -27,7 +27,7 @@ export function SecondPlace({ away }: { away: AwayAnswer }) {
       )
       .finally(() => setBusy(false));
   };
-  const day = (at: string | undefined): string => (at === undefined ? '' : sayDayYear(dayOf(at, 'UTC')));
+  const day = (at: string | undefined): string => (at === undefined ? '' : sayDayYear(dayOf(at, zone)));
   return (
     <section aria-label="A second place" style={{ marginTop: 18 }}>
       <h3 style={{ margin: '0 0 4px' }}>A second place</h3>
