@@ -1,4 +1,4 @@
-import type { Day, EventData, EventType, Id } from '#core/contract';
+import type { Day, EventData, EventType, Id, Prep } from '#core/contract';
 import { again, type Act } from './act.ts';
 
 /** A task of a session as a page shows it: what it is called, and the newest event the page had seen of it. */
@@ -7,6 +7,8 @@ export interface SeenTask {
   taskId: string;
   /** Its title, so that History can say it whatever becomes of the recipe. */
   what: string;
+  /** What is prepared, when it is preparation. */
+  prep?: Prep | undefined;
   seen: string;
 }
 
@@ -20,10 +22,10 @@ export interface SeenDish {
 type TaskType = 'taskStarted' | 'taskHanded' | 'taskDone' | 'taskSkipped' | 'taskExtended';
 const onTask = <T extends TaskType>(
   type: T,
-  { sessionId, taskId, what, seen }: SeenTask,
-  more: Omit<EventData<T>, 'sessionId' | 'taskId' | 'what'>,
+  { sessionId, taskId, what, prep, seen }: SeenTask,
+  more: Omit<EventData<T>, 'sessionId' | 'taskId' | 'what' | 'prep'>,
   meant: string | typeof again = seen,
-): Act => ({ type, subjects: [sessionId], seen: meant, data: { sessionId, taskId, what, ...more } }) as Act;
+): Act => ({ type, subjects: [sessionId], seen: meant, data: { sessionId, taskId, what, ...(prep && { prep }), ...more } }) as Act;
 
 /** A cook begins a task. @example startTask(dicing, 'joaquim') */
 export const startTask = (task: SeenTask, cookId?: Id): Act => onTask('taskStarted', task, cookId === undefined ? {} : { cookId });

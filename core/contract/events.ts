@@ -62,7 +62,17 @@ const shares = z.array(z.object({ eaterId: idSchema, portions: portionsSchema })
 const dayMeal = z.object({ day: daySchema, meal: mealSchema });
 /** What was ticked or done, in words, so that History can say it whatever becomes of the recipe. */
 const what = z.string().max(200).optional();
-const ofTask = z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), what });
+/** Food that is prepared before it is cooked: what, to which form and size, how many grams. */
+export const prepSchema = z.object({
+  ingredientId: idSchema,
+  form: z.string().min(1).max(40),
+  name: z.string().min(1).max(200),
+  sizeMm: z.number().positive().max(500).optional(),
+  massG: z.number().min(0).max(1_000_000),
+});
+export type Prep = z.infer<typeof prepSchema>;
+
+const ofTask = z.object({ sessionId: idSchema, taskId: z.string().min(1).max(200), what, prep: prepSchema.optional() });
 
 /** Payload by event type. The stream is fixed by the type. */
 export const eventData = {

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { Dish } from '#core/plan';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
 import { scaleRecipe } from '#core/recipe';
 import { testRevision } from '../recipe/fixtures.ts';
-import { coolingClock, scheduleTasks, tasksFor, type Kitchen, type Task } from './index.ts';
+import { coolingClock, doneTask, sayTask, scheduleTasks, tasksFor, type Kitchen, type Task } from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const task = (id: string, over: Partial<Task> = {}): Task => ({
@@ -124,18 +125,22 @@ describe('the order of work', () => {
 });
 
 describe('tasks of a session', () => {
-  const batch = (batchId: string, portions: number) => {
+  const dish = (id: string, portions: number): Dish => {
     const revision = testRevision();
     const r = scaleRecipe(revision, portions, { finder, scaleStepG: 1 });
     if (!r.ok) throw new Error('scale');
-    return { batchId, revision, scaled: r.scaled };
+    return { batch: { id, recipeId: 'rec1', revisionId: 'rev1', portions }, revision, scaled: r.scaled };
   };
-  const tasks = tasksFor([batch('b1', 6), batch('b2', 12)], finder);
+  const tasks = tasksFor([dish('b1', 6), dish('b2', 12)], finder);
   it('dices the onion of both batches once, then deals it out', () => {
     const onion = tasks.filter((t) => t.id.startsWith('prep:onion'));
     expect(onion).toHaveLength(1);
     expect(onion[0]!.detail).toContain('deal out');
     expect(onion[0]!.handsOnMin).toBe(Math.round(2 + 14 * 1.35));
+    expect(onion[0]!.prep).toMatchObject({ form: 'diced', ingredientId: 'onion', massG: 1350 });
+    expect(sayTask(onion[0]!)).toBe('Dice 1.35\u00A0kg onion');
+    expect(doneTask(sayTask(onion[0]!), onion[0]!.prep, 'us')).toMatch(/^Diced 3\slb onion$/);
+    expect(doneTask('Simmer gently.')).toBe('Done: simmer gently.');
   });
   it('lets each batch wait for it, and covers every step once', () => {
     expect(tasks.filter((t) => t.id.startsWith('step:'))).toHaveLength(4);

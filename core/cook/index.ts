@@ -1,4 +1,4 @@
-export { doneTask, sayTask, tasksFor, type CookBatch, type LastTime, type LastTimes, type Task } from './tasks.ts';
+export { doneTask, sayTask, tasksFor, type LastTime, type LastTimes, type Task } from './tasks.ts';
 export { scheduleTasks, type Kitchen, type Progress, type Schedule, type ScheduleResult, type Slot } from './schedule.ts';
 export { coolingClock, coolingLimits, type CoolingClock } from './cooling.ts';
 export { dipped, ladled, sayMeasureError, type MeasuredYield, type MeasureYield } from './measure.ts';

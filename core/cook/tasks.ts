@@ -1,16 +1,8 @@
-import type { Revision, Step } from '#core/contract';
+import type { Prep, Step } from '#core/contract';
 import { listOf, sayMassIn, type IngredientFinder, type UnitSystem } from '#core/kitchen';
-import { nextMinutes, type ScaledRecipe } from '#core/recipe';
+import type { Dish } from '#core/plan';
+import { nextMinutes } from '#core/recipe';
 import { prepGroup, prepRates } from './data/prepRates.ts';
-
-/** A batch ready to be cooked: its recipe at its size. */
-export interface CookBatch {
-  batchId: string;
-  revision: Revision;
-  scaled: ScaledRecipe;
-  /** What to say of a line instead of its amount: salt after some portions were dipped out. */
-  outs?: ReadonlyMap<string, string>;
-}
 
 /** One piece of work: hands first, then what minds itself. */
 export interface Task {
@@ -23,8 +15,10 @@ export interface Task {
   after: string[];
   /** Machines it takes, each kind once; several pots stand on as many burners. */
   needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number }[];
-  /** How much of what is prepared: `1.2 kg`. */
-  amount?: string;
+  /** What is prepared, for all dishes at once; absent for a written step. */
+  prep?: Prep;
+  /** The step of a recipe that it is; absent for preparation. */
+  step?: { batchId: string; stepId: string };
   cue?: string;
   hazards: Step['hazards'];
   /** Clean before dirty: a lower class comes first on the board (reference 1.12). */
@@ -85,25 +79,29 @@ interface TaskOptions {
   units?: UnitSystem;
 }
 
-/** A task in words, for History: `Dice 1.2 kg onions`, or a step as it is written. */
-export const sayTask = (task: Pick<Task, 'title' | 'amount'>): string =>
-  (task.amount ? task.title.replace(' ', ` ${task.amount} `) : task.title).slice(0, 200);
+/** What is prepared, how and how much: `1.2 kg onions, 10 mm`. */
+const prepared = (prep: Prep, units: UnitSystem): string =>
+  `${sayMassIn(units, Math.round(prep.massG))} ${prep.name}${prep.sizeMm ? `, ${prep.sizeMm} mm` : ''}`;
 
 /**
- * What was done, from a task in words.
- * @example doneTask('Dice 1.2 kg onions') // 'Diced 1.2 kg onions'
+ * A task as it is kept in History: a step as it is written, preparation with its amount.
+ * @example sayTask(dicing) // 'Dice 1.2 kg onion, 10 mm'
  */
-export function doneTask(words: string): string {
-  const [first = '', ...rest] = words.split(' ');
-  const form = Object.entries(verbs).find(([, verb]) => verb === first)?.[0];
-  return form
-    ? `${form.slice(0, 1).toUpperCase()}${form.slice(1)} ${rest.join(' ')}`
-    : `Done: ${words.slice(0, 1).toLowerCase()}${words.slice(1)}`;
-}
+export const sayTask = (task: Pick<Task, 'title' | 'prep'>, units: UnitSystem = 'metric'): string =>
+  (task.prep ? `${verbs[task.prep.form] ?? 'Prepare'} ${prepared(task.prep, units)}` : task.title).slice(0, 200);
 
-interface Prep {
-  ingredientId: string;
-  form: string;
+/**
+ * What was done.
+ * @param what the task in words, as it was kept
+ * @example doneTask('Dice 1.2 kg onion', { form: 'diced', ingredientId: 'onion', name: 'onion', massG: 1200 }) // 'Diced 1.2 kg onion'
+ */
+export const doneTask = (what: string, prep?: Prep, units: UnitSystem = 'metric'): string =>
+  prep && verbs[prep.form]
+    ? `${prep.form.slice(0, 1).toUpperCase()}${prep.form.slice(1)} ${prepared(prep, units)}`
+    : `Done: ${what.slice(0, 1).toLowerCase()}${what.slice(1)}`;
+
+interface Preparing {
+  prep: Prep;
   task: Task;
   shares: { recipe: string; massG: number }[];
 }
@@ -112,10 +110,10 @@ interface Prep {
  * The work of a session: preparation from the lines' forms, one job for the same ingredient, form and size over all batches and then dealt out; and the written steps.
  * Steps wait for the preparation of what they use. Minutes are set-up + per kilo, or the last run's.
  */
-export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
-  const preps = new Map<string, Prep>();
+export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
+  const preps = new Map<string, Preparing>();
   const prepOfLine = new Map<string, string>();
-  for (const { batchId, revision, scaled } of batches) {
+  for (const { batch, revision, scaled } of dishes) {
     for (const { line, massG } of scaled.lines) {
       if (line.moment !== 'batch' || !line.form || notPrepared.has(line.form) || line.item.type !== 'ingredient' || massG === undefined)
         continue;
@@ -123,18 +121,20 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
       // what is bought chopped is not chopped again
       if (row?.aisle === 'tins_jars' || row?.aisle === 'frozen') continue;
       const id = `prep:${line.item.id}:${line.form}:${line.sizeMm ?? 0}`;
-      prepOfLine.set(`${batchId}/${line.id}`, id);
+      prepOfLine.set(`${batch.id}/${line.id}`, id);
       const prep = preps.get(id);
       if (prep) {
-        if (!prep.task.batchIds.includes(batchId)) prep.task.batchIds.push(batchId);
+        if (!prep.task.batchIds.includes(batch.id)) prep.task.batchIds.push(batch.id);
         prep.shares.push({ recipe: revision.name, massG });
+        prep.prep.massG += massG;
       } else {
+        const name = row?.name ?? line.name;
         const size = line.sizeMm ? `, ${line.sizeMm} mm` : '';
         preps.set(id, {
           task: {
             id,
-            batchIds: [batchId],
-            title: `${verbs[line.form] ?? 'Prepare'} ${row?.name ?? line.name}${size}`,
+            batchIds: [batch.id],
+            title: `${verbs[line.form] ?? 'Prepare'} ${name}${size}`,
             detail: '',
             handsOnMin: 0,
             waitMin: 0,
@@ -145,41 +145,41 @@ export function tasksFor(batches: readonly CookBatch[], finder: IngredientFinder
             guess: true,
             timeKey: id,
           },
-          ingredientId: line.item.id,
-          form: line.form,
+          prep: { ingredientId: line.item.id, form: line.form, name, massG, ...(line.sizeMm !== undefined && { sizeMm: line.sizeMm }) },
           shares: [{ recipe: revision.name, massG }],
         });
       }
     }
   }
-  for (const prep of preps.values()) {
+  for (const { prep, task, shares } of preps.values()) {
     const rate = prepRates.find((r) => r.form === prep.form && r.group === prepGroup(prep.ingredientId)) ?? { setupMin: 2, perKgMin: 10 };
-    const total = prep.shares.reduce((sum, s) => sum + s.massG, 0);
-    prep.task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * total) / 1000));
-    prep.task.amount = sayMassIn(units, Math.round(total));
-    prep.task.detail =
-      prep.shares.length === 1
-        ? `${sayMassIn(units, Math.round(total))} for ${prep.shares[0]?.recipe ?? ''}`
-        : `${sayMassIn(units, Math.round(total))}, then deal out: ${listOf(prep.shares.map((s) => `${sayMassIn(units, Math.round(s.massG))} ${s.recipe}`))}`;
+    const amount = sayMassIn(units, Math.round(prep.massG));
+    task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * prep.massG) / 1000));
+    task.prep = prep;
+    task.detail =
+      shares.length === 1
+        ? `${amount} for ${shares[0]?.recipe ?? ''}`
+        : `${amount}, then deal out: ${listOf(shares.map((s) => `${sayMassIn(units, Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
-  const steps = batches.flatMap(({ batchId, revision, scaled, outs }) =>
+  const steps = dishes.flatMap(({ batch, revision, scaled, outs }) =>
     revision.steps.map((step): Task => {
       const kg = step.uses.reduce(
         (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
         0,
       );
-      const waitsFor = step.uses.map((use) => prepOfLine.get(`${batchId}/${use.lineId}`)).filter((id): id is string => id !== undefined);
+      const waitsFor = step.uses.map((use) => prepOfLine.get(`${batch.id}/${use.lineId}`)).filter((id): id is string => id !== undefined);
       const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
       return {
-        id: `step:${batchId}:${step.id}`,
-        batchIds: [batchId],
+        id: `step:${batch.id}:${step.id}`,
+        step: { batchId: batch.id, stepId: step.id },
+        batchIds: [batch.id],
         title: step.text,
         detail: uses.length > 0 ? listOf(uses.map((l) => `${outs?.get(l.lineId) ?? l.out} ${l.line.name}`.trim())) : '',
         handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
         // a bigger pot takes longer to boil, and what does not fit goes in turn
         waitMin: Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
-        after: [...new Set([...step.after.map((s) => `step:${batchId}:${s}`), ...waitsFor])],
+        after: [...new Set([...step.after.map((s) => `step:${batch.id}:${s}`), ...waitsFor])],
         needs: [...new Map(step.needs.map((n) => [n.kind, n])).values()].map((n) => ({
           kind: n.kind,
           ...(n.tempC !== undefined && { tempC: n.tempC }),

@@ -1,1 +1,2 @@
 export { demandOver, type SpanDemand } from './demand.ts';
+export type { Dish } from './dish.ts';

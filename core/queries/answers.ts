@@ -19,11 +19,7 @@ import type { LabelContent } from '#core/pack';
 import type { MassCheck, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
-import type { HeatTexts } from '#core/session';
-import type { Run } from '#core/session';
-import type { SessionState } from '#core/session';
-import type { Supplies } from '#core/session';
-import type { TodayView } from '#core/session';
+import type { HeatTexts, Run, SessionState, Supplies, TodayView } from '#core/session';
 
 /** What the server answers, typed once for both sides. Requests are held to the contract; answers come from this core. */
 

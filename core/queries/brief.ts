@@ -1,9 +1,7 @@
 import { isDinner } from '#core/kitchen';
 import { coldOf, dueOf, eveningIfPulled, firstEvening, statusOf, type Moment, type PackState } from '#core/store';
-import { packWarnings, printAgain, sayWarning } from '#core/session';
+import { packWarnings, printAgain, sayContents, sayWarning, type World } from '#core/session';
 import type { PackBrief } from './answers.ts';
-import { sayContents } from '#core/session';
-import type { World } from '#core/session';
 
 /** A pack as lists and drawings need it. */
 export function briefOf(pack: PackState, at: Moment, world: World): PackBrief {

@@ -2,8 +2,7 @@ import type { Instant } from '#core/contract';
 import { lifeOf } from '#core/kitchen';
 import type { KnownDish } from '#core/store';
 import type { CountAnswer } from './answers.ts';
-import { portionMlOf } from '#core/session';
-import type { World } from '#core/session';
+import { portionMlOf, type World } from '#core/session';
 import type { Book } from './book.ts';
 import { todayOf } from './today.ts';
 

@@ -1,12 +1,18 @@
 import type { Day, Instant, Session } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import type { LabelsAnswer, SessionBrief, SessionsAnswer, Unreadable } from './answers.ts';
-import { labelAllergy, labelSays, printAgain } from '#core/session';
-import { heatOfPack } from '#core/session';
-import { labelContent } from '#core/session';
-import { stages } from '#core/session';
-import { sessionStanding, sessionView, type SessionView } from '#core/session';
-import type { World } from '#core/session';
+import {
+  heatOfPack,
+  labelAllergy,
+  labelContent,
+  labelSays,
+  printAgain,
+  sessionStanding,
+  sessionView,
+  stages,
+  type SessionView,
+  type World,
+} from '#core/session';
 import type { Book } from './book.ts';
 
 /** Sessions whose day lies further back are listed by name only; nobody packs a year-old pot. */

@@ -1,12 +1,9 @@
 import type { Instant, TamboEvent } from '#core/contract';
+import { allergenLines } from '#core/recipe';
 import { cautionsFor } from '#core/safety';
 import { byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
 import type { PackAnswer, StoreAnswer } from './answers.ts';
-import { labelAllergy, labelSays } from '#core/session';
-import { heatOfPack } from '#core/session';
-import { labelContent } from '#core/session';
-import { sayEvent } from '#core/session';
-import type { World } from '#core/session';
+import { heatOfPack, labelAllergy, labelContent, labelSays, packAllergens, sayEvent, type World } from '#core/session';
 import type { Book } from './book.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';
@@ -39,7 +36,12 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
     brief: briefOf(pack, at, world),
     history: events
       .filter((e) => e.type !== 'undone')
-      .map((e) => ({ id: e.id, at: e.instant, says: sayEvent(e, pack.name, names, at.today), undone: gone.has(e.id) }))
+      .map((e) => ({
+        id: e.id,
+        at: e.instant,
+        says: sayEvent(e, pack.name, names, at.today, world.household.units),
+        undone: gone.has(e.id),
+      }))
       .reverse(),
     cautions: cautionsFor(
       [
@@ -57,7 +59,7 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
     heat,
     cold: coldOf(pack, at),
     ...(container && { container }),
-    allergens: labelAllergy(pack, world).allergens,
+    allergens: allergenLines(packAllergens(pack, world), world.allergenNames, 'page'),
     places: [...world.places],
     eaters: [...world.eaters],
   };

@@ -46,7 +46,7 @@ const notDeclared = new Set(['al_coconut']);
  * @example allergenLines({ contains: ['al_milk'], check: [{ name: 'sausage', mayHold: [] }], unmatched: [] }, names)
  *   // ['Contains: milk', 'Check: sausage (read its label)']
  */
-export function allergenLines(summary: AllergenSummary, names: ReadonlyMap<string, string>): string[] {
+export function allergenLines(summary: AllergenSummary, names: ReadonlyMap<string, string>, on: 'label' | 'page' = 'label'): string[] {
   const declared = summary.contains.filter((c) => !notDeclared.has(c));
   const said = unique(declared.includes('al_wheat') ? declared.filter((c) => c !== 'al_gluten') : declared).map((c) =>
     c === 'al_wheat' ? 'gluten (wheat)' : (names.get(c) ?? c),
@@ -56,7 +56,7 @@ export function allergenLines(summary: AllergenSummary, names: ReadonlyMap<strin
   if (summary.check.length > 0)
     lines.push(`Check: ${summary.check.map((c) => c.name).join(', ')} (read ${summary.check.length === 1 ? 'its label' : 'their labels'})`);
   if (summary.unmatched.length > 0) lines.push(`Allergens not checked: ${summary.unmatched.join(', ')}`);
-  return lines.length > 0 ? lines : ['none of the 14 declared allergens'];
+  return lines.length > 0 ? lines : [`${on === 'page' ? 'Holds none' : 'none'} of the 14 declared allergens`];
 }
 
 /** A warning by name: somebody is allergic to what the dish holds, may hold, or to what nobody has checked it for. */

@@ -40,11 +40,13 @@ export function tableOf(world: Pick<World, 'eaters' | 'household'>, day?: Day): 
 export const packWarnings = (pack: PackState, world: AllergyWorld, day?: Day): AllergenWarning[] =>
   allergenWarnings(packAllergens(pack, world), tableOf(world, day));
 
-/** `not for Mio: tree nuts`: the name first. */
+const notFor = (w: AllergenWarning): string => `Not for ${w.name}`;
+
+/** `Not for Mio: holds tree nuts`. */
 export function sayWarning(w: AllergenWarning, names: ReadonlyMap<string, string>): string {
   const codes = w.codes.map((c) => names.get(c) ?? c).join(', ');
   const who = w.name.charAt(0).toUpperCase() + w.name.slice(1);
-  if (w.how === 'holds') return `Not for ${w.name}: holds ${codes}`;
+  if (w.how === 'holds') return `${notFor(w)}: holds ${codes}`;
   if (w.how === 'mayHold') return `${who}: may hold ${codes}, read the labels`;
   return `${who}: not checked for ${codes} (${w.parts.join(', ')})`;
 }
@@ -90,12 +92,11 @@ export function printAgain(pack: PackState, world: AllergyWorld): boolean {
 }
 
 function isOld(pack: PackState, world: AllergyWorld): boolean {
-  const now = labelAllergy(pack, world);
-  if (pack.labelSays !== undefined) return pack.labelSays !== allergySays(now);
+  if (pack.labelSays !== undefined) return pack.labelSays !== labelSays(pack, world);
   // labels from before this was remembered: what they were filled with is what they say
-  const then = new Set(allergenLines(pack.allergens, world.allergenNames));
+  const summary = packAllergens(pack, world);
   return (
-    now.allergens.some((a) => a.startsWith('Contains') && !then.has(a)) ||
-    now.cautions.some((c) => c.startsWith('Not for') && !pack.cautions.some((old) => old.startsWith(c.split(':')[0] ?? c)))
+    summary.contains.some((code) => !pack.allergens.contains.includes(code)) ||
+    allergenWarnings(summary, world.eaters).some((w) => w.how === 'holds' && !pack.cautions.some((old) => old.startsWith(notFor(w))))
   );
 }

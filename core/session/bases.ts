@@ -1,14 +1,8 @@
 import type { Batch, Kind, Revision } from '#core/contract';
-import { drawOf, settleDraws, type ScaledRecipe } from '#core/recipe';
+import type { Dish } from '#core/plan';
+import { drawOf, settleDraws } from '#core/recipe';
 import { portionMlOf } from './batch.ts';
 import type { World } from './world.ts';
-
-/** A dish of a session with what it comes to. */
-export interface PlannedDish {
-  batch: Batch;
-  revision: Revision;
-  scaled: ScaledRecipe;
-}
 
 /** A base that dishes of a session draw from: asked for, made here, in store. Portions of the base. */
 export interface BaseNeed {
@@ -33,11 +27,7 @@ const plannedPortions: MadeOf = (batch) => batch.portions;
  * Law: what the draws get together is what they ask for, or all there is.
  * @param made portions that came out of a batch; planned ones by default
  */
-export function baseNeeds(
-  dishes: readonly PlannedDish[],
-  world: Pick<World, 'recipe' | 'packs'>,
-  made: MadeOf = plannedPortions,
-): BaseNeed[] {
+export function baseNeeds(dishes: readonly Dish[], world: Pick<World, 'recipe' | 'packs'>, made: MadeOf = plannedPortions): BaseNeed[] {
   const needs = new Map<string, BaseNeed>();
   for (const { batch, revision, scaled } of dishes) {
     for (const { line, exact } of scaled.lines) {
@@ -72,7 +62,7 @@ export function baseNeeds(
 }
 
 /** Millilitres of each base batch that go into other dishes and are not packed: its share of what is drawn, at most all of it. */
-export function drawnMl(dishes: readonly PlannedDish[], world: Pick<World, 'recipe' | 'packs'>): Map<string, number> {
+export function drawnMl(dishes: readonly Dish[], world: Pick<World, 'recipe' | 'packs'>): Map<string, number> {
   const drawn = new Map<string, number>();
   for (const need of baseNeeds(dishes, world)) {
     const own = dishes.filter((d) => d.batch.recipeId === need.recipeId);

@@ -9,6 +9,8 @@ import type { BatchView } from './batch.ts';
 /** One thing a session needs, against what there is. */
 export interface FitRow {
   id: string;
+  /** Pots are about one dish each, everything else about the whole session. */
+  about?: 'pot';
   name: string;
   need: number;
   have: number;
@@ -157,7 +159,7 @@ export function fitCheck(input: FitInput): Fit {
   }
   // the smallest pot that holds a dish is always nearly full: it binds only when it does not
   const tightest = rows
-    .filter((r) => r.have > 0 && !(r.id.startsWith('pot:') && r.fits))
+    .filter((r) => r.have > 0 && !(r.about === 'pot' && r.fits))
     .toSorted((a, b) => b.need / b.have - a.need / a.have)[0];
   return {
     rows,
@@ -187,6 +189,7 @@ function potRow(b: BatchView, sayVolume: (ml: number) => string): FitRow | undef
         ].join(', ')}; ${held} in each`;
   return {
     id: `pot:${b.batch.id}`,
+    about: 'pot',
     name: `Pot for ${b.revision.name}`,
     need: load.eachMl * load.loads,
     have: load.usableMl * atOnce,

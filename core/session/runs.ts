@@ -96,12 +96,12 @@ export function lastTimes(
   for (const session of sessions.toSorted((a, b) => a.day.localeCompare(b.day) || a.id.localeCompare(b.id))) {
     const log = sessionLog(eventsOf(session.id));
     if (![...log.tasks.values()].some((t) => t.actualMin !== undefined)) continue;
-    const batches = session.batches.flatMap((batch) => {
+    const dishes = session.batches.flatMap((batch) => {
       const revision = world.revision(batch.revisionId);
       const r = revision && world.scale(revision, batch.portions, batch.yieldFactor);
-      return revision && r?.ok ? [{ batchId: batch.id, revision, scaled: r.scaled }] : [];
+      return revision && r?.ok ? [{ batch, revision, scaled: r.scaled }] : [];
     });
-    for (const task of tasksFor(batches, world.finder)) {
+    for (const task of tasksFor(dishes, world.finder)) {
       const actual = log.tasks.get(task.id)?.actualMin;
       const planned = task.handsOnMin + task.waitMin;
       if (actual !== undefined && actual > 0 && planned > 0) times.set(task.timeKey, { planned, actual, day: session.day });

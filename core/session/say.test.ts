@@ -27,7 +27,10 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   unticked: [{ ...session, key: 'k' }, 'Something: back on the list'],
   taskStarted: [{ ...session, taskId: 't', what: 'Simmer it gently' }, 'Started: simmer it gently'],
   taskHanded: [{ ...session, taskId: 't', cookId: 'c' }, 'Handed over: a task'],
-  taskDone: [{ ...session, taskId: 't', what: 'Dice 1.2\u00a0kg onions' }, 'Diced 1.2\u00a0kg onions'],
+  taskDone: [
+    { ...session, taskId: 't', what: 'Dice 1.2\u00a0kg onions', prep: { form: 'diced', ingredientId: 'onion', name: 'onions', massG: 1200 } },
+    'Diced 1.2\u00a0kg onions',
+  ],
   taskSkipped: [{ ...session, taskId: 't' }, 'Skipped: a task'],
   taskExtended: [{ ...session, taskId: 't', minutes: 5 }, '5 min more: a task'],
   weighed: [{ batchId: 'b', grossG: 5000, tareG: 1000, netG: 4000, volumeMl: 3880.4 }, '3.88\u00a0L came out'],

@@ -1,10 +1,21 @@
 import { doneTask } from '#core/cook';
 import type { TamboEvent } from '#core/contract';
-import { countOf, sayMass, sayNear, sayPortions, sayVolume } from '#core/kitchen';
+import { countOf, sayMassIn, sayNear, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
 import type { Stage } from './state.ts';
 
-/** What a logged event says in History. */
-export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<string, string>, today: string): string {
+/**
+ * What a logged event says in History.
+ * @example sayEvent(weighed, 'Leek gratin', new Map(), '2026-11-28') // 'Weighed: 3.88 l came out'
+ */
+export function sayEvent(
+  event: TamboEvent,
+  name: string,
+  eaters: ReadonlyMap<string, string>,
+  today: string,
+  units: UnitSystem = 'metric',
+): string {
+  const sayMass = (g: number): string => sayMassIn(units, g);
+  const sayVolume = (ml: number): string => sayVolumeIn(units, ml);
   switch (event.type) {
     case 'filled':
       return `${name}: filled, ${sayPortions(event.data.portions)} inside`;
@@ -47,7 +58,7 @@ export function sayEvent(event: TamboEvent, name: string, eaters: ReadonlyMap<st
     case 'taskHanded':
       return `Handed over: ${taskOf(event.data)}`;
     case 'taskDone':
-      return doneTask(event.data.what ?? 'a task');
+      return doneTask(event.data.what ?? 'a task', event.data.prep, units);
     case 'taskSkipped':
       return `Skipped: ${taskOf(event.data)}`;
     case 'taskExtended':

@@ -10,10 +10,11 @@ import {
   type Task,
 } from '#core/cook';
 import { minutesBetween, sayPortions } from '#core/kitchen';
+import type { Dish } from '#core/plan';
 import { burnersOf, splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, momentOf, roomIn, sharesOf, type PackState } from '#core/store';
-import { baseNeeds, drawnMl, type BaseNeed, type PlannedDish } from './bases.ts';
+import { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 import { batchView, portionMlOf, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
 import { sessionLog, type TaskLog } from './log.ts';
@@ -69,7 +70,7 @@ interface Planned {
   finder: World['finder'];
   household: World['household'];
   found: { batch: Session['batches'][number]; revision: Revision | undefined }[];
-  dishes: (PlannedDish & { batchId: string; recipeName: string; lines: PlannedDish['scaled']['lines'] })[];
+  dishes: Dish[];
   list: ReturnType<typeof shoppingList>;
   tasks: Task[];
   /** Of each base batch, what goes into other dishes. */
@@ -108,9 +109,7 @@ function plan(session: Session, world: World): Planned {
     const r = world.scale(revision, batch.portions, batch.yieldFactor);
     if (!r.ok) return [];
     const outs = saltOuts(batch, r.scaled, world);
-    return [
-      { batch, batchId: batch.id, recipeName: revision.name, lines: r.scaled.lines, revision, scaled: r.scaled, ...(outs && { outs }) },
-    ];
+    return [{ batch, revision, scaled: r.scaled, ...(outs && { outs }) }];
   });
   const planned = {
     finder: world.finder,
@@ -201,7 +200,7 @@ export function sessionView(
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
   const cooling = batches.flatMap((b) => {
-    const own = tasks.filter((t) => t.id.startsWith(`step:${b.batch.id}:`));
+    const own = tasks.filter((t) => t.step?.batchId === b.batch.id);
     const last = own.at(-1);
     const done = last && log.tasks.get(last.id);
     return own.length > 0 &&

@@ -1,2 +1,2 @@
-export { shoppingList, tickNote, type Asked, type ShopBatch, type ShopLine, type ShopSection, type Tick } from './list.ts';
+export { shoppingList, tickNote, type Asked, type ShopLine, type ShopSection, type Tick } from './list.ts';
 export { aisles } from './data/aisles.ts';

@@ -3,8 +3,10 @@ import { describe, expect, it } from 'vitest';
 import type { Line } from '#core/contract';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
+import type { Dish } from '#core/plan';
 import type { ScaledLine } from '#core/recipe';
-import { shoppingList, tickNote, type ShopBatch } from './index.ts';
+import { testRevision } from '../recipe/fixtures.ts';
+import { shoppingList, tickNote } from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const line = (id: string, massG: number, over: Partial<Line> = {}): ScaledLine => ({
@@ -25,8 +27,12 @@ const line = (id: string, massG: number, over: Partial<Line> = {}): ScaledLine =
     ...over,
   },
 });
-const batch = (n: number, ...lines: ScaledLine[]): ShopBatch => ({ batchId: `b${n}`, recipeName: `dish ${n}`, lines });
-const find = (batches: ShopBatch[], name: string) =>
+const batch = (n: number, ...lines: ScaledLine[]): Dish => ({
+  batch: { id: `b${n}`, recipeId: 'rec1', revisionId: 'rev1', portions: 6 },
+  revision: testRevision({ name: `dish ${n}` }),
+  scaled: { factor: '1', portions: 6, lines },
+});
+const find = (batches: Dish[], name: string) =>
   shoppingList(batches, finder)
     .flatMap((s) => s.lines)
     .find((l) => l.name === name)!;

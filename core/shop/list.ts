@@ -10,15 +10,9 @@ import {
   type UnitSystem,
   pluralOf,
 } from '#core/kitchen';
+import type { Dish } from '#core/plan';
 import type { ScaledLine } from '#core/recipe';
 import { aisles } from './data/aisles.ts';
-
-/** One batch's scaled lines, for the list. */
-export interface ShopBatch {
-  batchId: string;
-  recipeName: string;
-  lines: readonly ScaledLine[];
-}
 
 /** Who asked for how much of a line. */
 export interface Asked {
@@ -99,12 +93,13 @@ const neverBought = new Set(['water']);
 /**
  * One summed list in as-purchased amounts with the trace of who asked for what, by aisle; what is added on the day stands apart.
  * Draws from other recipes are cooked, not bought, and are left out.
- * Law: a line's amount is the sum of what was asked; the order of the batches does not matter.
+ * Law: a line's amount is the sum of what was asked; the order of the dishes does not matter.
+ * @example shoppingList([stew, soup], finder)[0]?.lines[0]?.out // '1.65 kg, about 11'
  */
-export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFinder, units: UnitSystem = 'metric'): ShopSection[] {
+export function shoppingList(dishes: readonly Dish[], finder: IngredientFinder, units: UnitSystem = 'metric'): ShopSection[] {
   const lines = new Map<string, ShopLine & { row?: IngredientRow }>();
-  for (const batch of batches) {
-    for (const scaled of batch.lines) {
+  for (const dish of dishes) {
+    for (const scaled of dish.scaled.lines) {
       const { item } = scaled.line;
       if (item.type === 'recipe' || (item.type === 'ingredient' && neverBought.has(item.id))) continue;
       const row = item.type === 'ingredient' ? finder.byId(item.id) : undefined;
@@ -112,7 +107,7 @@ export function shoppingList(batches: readonly ShopBatch[], finder: IngredientFi
       const onTheDay = scaled.line.moment === 'cookDay';
       const name = row?.name ?? scaled.line.name;
       const key = `${onTheDay ? 'day' : 'batch'}|${item.type === 'ingredient' ? item.id : name.toLowerCase()}|${b.unit}`;
-      const asked: Asked = { batchId: batch.batchId, recipeName: batch.recipeName, amount: b.amount, text: say(b.unit, b.amount, units) };
+      const asked: Asked = { batchId: dish.batch.id, recipeName: dish.revision.name, amount: b.amount, text: say(b.unit, b.amount, units) };
       const line = lines.get(key);
       if (line) {
         line.amount += b.amount;

@@ -15,13 +15,18 @@ import type { LastTime } from '#core/cook';
 import { groupOf, ingredientFinder, isDinnerKind, withSaid, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
 import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import { eatenPortions, applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
-import type { Book, EatenEntry } from '#core/queries';
-import type { ClashBrief, Unreadable } from '#core/queries';
-import type { Run } from '#core/session';
-import { densityOfRuns, runOf } from '#core/session';
-import { eatenUnits, type EatenDay } from '#core/session';
-import { newestWord, saidOfTable } from '#core/session';
-import { scaleOptionsOf, type World } from '#core/session';
+import type { Book, ClashBrief, EatenEntry, Unreadable } from '#core/queries';
+import {
+  densityOfRuns,
+  eatenUnits,
+  newestWord,
+  runOf,
+  saidOfTable,
+  scaleOptionsOf,
+  type EatenDay,
+  type Run,
+  type World,
+} from '#core/session';
 
 /** Raise when a page of before could not read it: a device then keeps the household anew. */
 export const groundVersion = 2;

@@ -99,7 +99,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
     client.log(
       addMinutes(start, task.endMin ?? 0),
       finishTask(
-        { sessionId: session.id, taskId: task.id, what: sayTask(task), seen: session.id },
+        { sessionId: session.id, taskId: task.id, what: sayTask(task), prep: task.prep, seen: session.id },
         Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
       ),
     );

@@ -92,7 +92,7 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     recipe,
     revision,
     rows: [...ingredientIds].flatMap((x) => world.finder.byId(x) ?? []),
-    allergens: allergenLines(summary, world.allergenNames),
+    allergens: allergenLines(summary, world.allergenNames, 'page'),
     warnings: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
     gaps: recipeGaps(revision, world.finder),
     keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),

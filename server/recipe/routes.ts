@@ -70,7 +70,7 @@ function briefs(ctx: Context): RecipeBrief[] {
       waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
       tags: revision.tags,
       ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
-      allergens: allergenLines(summary, world.allergenNames),
+      allergens: allergenLines(summary, world.allergenNames, 'page'),
       ...(day && { lastMade: day }),
       portionsInStore: stored.get(recipe.id) ?? 0,
       canPlan: canPlan(revision),

@@ -97,7 +97,7 @@ function logged(ctx: Context, limit: number): Entry[] {
         const entry: Entry = {
           id: event.id,
           at: event.instant,
-          says: `${packs.has(id) ? '' : `${name}: `}${sayEvent(event, name, eaters, today)}`,
+          says: `${packs.has(id) ? '' : `${name}: `}${sayEvent(event, name, eaters, today, world.household.units)}`,
           type: 'event',
           undone: gone.has(event.id),
           ...(undoneBy && { undoneBy }),

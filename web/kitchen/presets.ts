@@ -5,7 +5,7 @@ import { numberOf } from './fields.tsx';
 /** A first filling-in from a reference row: shape, brim and fill. */
 export function fromPreset(row: ReferenceRow): Partial<Container> {
   const n = (k: string): number | undefined => (typeof row[k] === 'number' ? row[k] : numberOf(String(row[k] ?? '').split('-')[0] ?? ''));
-  if (row.id.startsWith('bag_'))
+  if (row.shape === 'bag')
     return {
       name: `Bag, ${String(row.bag)}`,
       shape: 'bag',
@@ -18,7 +18,7 @@ export function fromPreset(row: ReferenceRow): Partial<Container> {
       materialId: 'm_pe_bag',
       oneUse: true,
     };
-  if (row.id.startsWith('pan_')) {
+  if (row.shape === 'pan') {
     const [l = 20, w = 20, d = 5] = String(row.dimsCm ?? '')
       .split(' x ')
       .map(Number);
@@ -36,9 +36,9 @@ export function fromPreset(row: ReferenceRow): Partial<Container> {
     };
   }
   const nominal = n('nominalMl') ?? 500;
-  const tray = row.id.startsWith('tray') || row.id.startsWith('block') || row.id.startsWith('muffin');
+  const jar = row.shape === 'jar';
   const width = Math.round(Math.cbrt(nominal * 1000 * 1.45));
-  return tray
+  return row.shape === 'tray'
     ? {
         name: `Tray, ${String(row.container)}`,
         shape: 'tray',
@@ -53,15 +53,15 @@ export function fromPreset(row: ReferenceRow): Partial<Container> {
         oneUse: false,
       }
     : {
-        name: `${row.id.startsWith('jar') ? 'Jar' : 'Tub'} ${nominal} ml`,
-        shape: row.id.startsWith('jar') ? 'jar' : 'tub',
+        name: `${jar ? 'Jar' : 'Tub'} ${nominal} ml`,
+        shape: jar ? 'jar' : 'tub',
         brimMl: nominal,
         fillMl: n('fillMl') ?? nominal * 0.87,
         widthMm: width,
         footMm: Math.round(width * 0.87),
         heightMm: Math.round((nominal * 1000) / (width * width * 0.7)),
         depthMm: width,
-        materialId: row.id.startsWith('jar') ? 'm_jar' : 'm_pp',
+        materialId: jar ? 'm_jar' : 'm_pp',
         oneUse: false,
       };
 }

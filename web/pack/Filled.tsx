@@ -7,18 +7,18 @@ import { portionName, type BatchView } from '#core/session';
 import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { datedAs } from '../ui/packWords.ts';
+import { SpotSelect, type Spot } from '../ui/SpotSelect.tsx';
 
 /** Packs of this dish once filled: put away together, labels next. */
 export function Filled({ b, places, sessionId }: { b: BatchView; places: readonly Place[]; sessionId: string }) {
   const { log } = useCommands();
   const cold = places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const preferred = cold.find((p) => p.prefers.includes(b.revision.kind)) ?? cold[0];
-  const [at, setAt] = useState(`${preferred?.id ?? ''}|${preferred?.zones[0]?.id ?? ''}`);
+  const [at, setAt] = useState<Spot>({ placeId: preferred?.id ?? '', zoneId: preferred?.zones[0]?.id ?? '' });
   const loose = b.packs.filter((p) => !p.placeId && p.left > 0);
   const unlabelled = b.packs.filter((p) => !p.labelled);
   const put = (): void => {
-    const [placeId = '', zoneId = ''] = at.split('|');
-    void log(putAway(loose, { placeId, zoneId }), `${b.revision.name}: put away`);
+    void log(putAway(loose, at), `${b.revision.name}: put away`);
   };
   return (
     <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.4fr) minmax(0,1fr)', alignItems: 'start', marginTop: 14 }}>
@@ -52,17 +52,7 @@ export function Filled({ b, places, sessionId }: { b: BatchView; places: readonl
               Cold first: under 5 °C, then in one layer.
             </p>
             <div className="row wrap">
-              <select className="field grow" aria-label="Where to" value={at} onChange={(e) => setAt(e.currentTarget.value)}>
-                {cold.map((p) => (
-                  <optgroup key={p.id} label={p.name}>
-                    {p.zones.map((z) => (
-                      <option key={z.id} value={`${p.id}|${z.id}`}>
-                        {p.name}, {z.name}
-                      </option>
-                    ))}
-                  </optgroup>
-                ))}
-              </select>
+              <SpotSelect label="Where to" places={cold} spot={at} onChoose={setAt} />
               <button type="button" className="btn" disabled={cold.length === 0} onClick={put}>
                 {countOf(loose.length, 'pack')} put away
               </button>

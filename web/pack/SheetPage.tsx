@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { listOf, sayDayYear, sayLongDay } from '#core/kitchen';
+import { capital, listOf, sayDayYear, sayLongDay } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import { sayVague } from '#core/store';
 import { useLabelsQuery, useSessionQuery } from '../sync/api.ts';
@@ -64,7 +64,7 @@ export function SheetPage() {
                 <p style={{ letterSpacing: 1 }}>{b.packs.map((p) => p.code).join('  ')}</p>
                 <ul className="rows">
                   {(label?.allergens ?? []).map((a) => (
-                    <li key={a}>{a.startsWith('none') ? `Holds ${a}` : a}</li>
+                    <li key={a}>{capital(a)}</li>
                   ))}
                   {(label?.cautions ?? []).map((c) => (
                     <li key={c}>

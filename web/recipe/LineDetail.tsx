@@ -20,7 +20,7 @@ const rules: readonly ScalingRule['rule'][] = ['proportional', 'whole', 'toTaste
 const ruleWords: Readonly<Record<ScalingRule['rule'], string>> = {
   proportional: 'in proportion',
   whole: 'in whole pieces',
-  toTaste: 'to taste: start lower, taste, stop at the upper amount',
+  toTaste: 'to taste',
   ratio: 'as a share of the weighed rest',
   perVessel: 'once for each pan or jar filled',
   cover: 'to cover what is in the pot',
@@ -77,7 +77,7 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
   const [editing, setEditing] = useState(false);
   const setRule = (next: ScalingRule): void => {
     const made = revise((r) => ({ ...r, lines: r.lines.map((x) => (x.id === line.id ? { ...x, scaling: next } : x)) }));
-    void write(made, `${line.name} grows ${ruleWords[next.rule].split(':')[0] ?? ''} now`);
+    void write(made, `${line.name} grows ${ruleWords[next.rule]} now`);
   };
   const pieces = line.unit === 'piece' && line.amount !== undefined && l.exact ? toNumber(l.exact.amount) : undefined;
   const inPlace = data.doses.filter((d) => d.dose.insteadOf && row && d.dose.insteadOf.ingredientId === row.id);
@@ -112,6 +112,7 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
             {rules.map((r) => (
               <option key={r} value={r}>
                 {ruleWords[r]}
+                {r === 'toTaste' ? ': start lower, taste, stop at the upper amount' : ''}
               </option>
             ))}
           </select>

@@ -108,7 +108,7 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
       </div>
       <div style={{ marginTop: 10 }}>
         {data.allergens.map((a) => (
-          <div key={a}>{a.startsWith('none') ? `Holds ${a}` : a}</div>
+          <div key={a}>{a}</div>
         ))}
       </div>
       {(salt === undefined || salt > 0) && <SaltSplit data={data} s={s} scaled={scaled} />}

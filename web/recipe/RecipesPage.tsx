@@ -107,7 +107,7 @@ export function RecipesPage() {
                     {r.waitMin > 0 ? `, ${sayMinutes(r.waitMin)} by itself` : ''}.
                   </div>
                   <div className="sub" style={{ fontSize: 15 }}>
-                    {r.allergens[0]?.startsWith('none') ? `Holds ${r.allergens[0]}` : r.allergens.join('. ')}
+                    {r.allergens.join('. ')}
                   </div>
                   <div className="row wrap" style={{ gap: 8, marginTop: 'auto' }}>
                     {r.portionsInStore > 0 ? (

@@ -12,7 +12,7 @@ import { LabelDrawings } from '../pack/LabelDrawings.tsx';
 import { previewOf } from '../pack/usePreview.ts';
 import { ColdLine, pullFor } from './ColdLine.tsx';
 import { HeatCard } from './HeatCard.tsx';
-import { MoveTo } from './MoveTo.tsx';
+import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { placeName } from '../ui/packWords.ts';
 import { sayMass } from '../sync/measures.ts';
 
@@ -111,7 +111,7 @@ export function PackDetailPage() {
             <ul className="rows" style={{ marginTop: 10 }}>
               {data.allergens.map((a) => (
                 <li key={a}>
-                  <div className="grow">{a.startsWith('none') ? `Holds ${a}` : a}</div>
+                  <div className="grow">{a}</div>
                 </li>
               ))}
               {data.label.cautions.map((c) => (
@@ -174,7 +174,12 @@ export function PackDetailPage() {
                     Take out
                   </button>
                 )}
-                <MoveTo places={data.places} onMove={(to) => void log(putAway([brief], to), `${pack.name} is put away`)} />
+                <SpotSelect
+                  label="Move to"
+                  prompt="Move to..."
+                  places={data.places}
+                  onChoose={(to) => void log(putAway([brief], to), `${pack.name} is put away`)}
+                />
                 {!pack.labelled && (
                   <button
                     type="button"

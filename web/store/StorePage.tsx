@@ -9,7 +9,7 @@ import { DueTag, Empty, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine, pullFor } from './ColdLine.tsx';
-import { MoveTo } from './MoveTo.tsx';
+import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { amountOf, placeName } from '../ui/packWords.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
@@ -175,7 +175,7 @@ export function StorePage() {
                     Take out
                   </button>
                 )}
-                <MoveTo places={places} onMove={move} />
+                <SpotSelect label="Move to" prompt="Move to..." places={places} onChoose={move} />
                 <Link className="btn o" to={`/p/${pack.code}`}>
                   Open
                 </Link>
