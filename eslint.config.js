@@ -23,6 +23,12 @@ const entryRule = {
   message: 'Entries are made by core/commands: add a command there, with its test.',
 };
 
+/** The core keeps nothing between two questions: whoever asks many brings a memo. */
+const cacheRule = {
+  selector: "NewExpression[callee.name='WeakMap'], Program > VariableDeclaration[kind='let']",
+  message: 'The core has no cache of its own: take a Memo (core/kitchen/memo.ts).',
+};
+
 export default tseslint.config(
   {
     ignores: [
@@ -54,6 +60,11 @@ export default tseslint.config(
     files: ['core/**/*.ts'],
     ignores: ['core/**/*.test.ts'],
     rules: { 'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'crypto', 'performance'] },
+  },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts', 'core/**/fixtures.ts', 'core/kitchen/memo.ts'],
+    rules: { 'no-restricted-syntax': [...clockRule, cacheRule] },
   },
   {
     files: ['web/**/*.{ts,tsx}'],

@@ -52,11 +52,16 @@ function only(rule: string): Linter.Config[] {
     }));
 }
 
+/** How often a file of this text would be found fault with at a place of the house. */
+const findings = (fixture: string): ((file: string) => number) => {
+  const linter = new Linter({ configType: 'flat', cwd: root });
+  const code = readFileSync(path.join(root, `lint/fixtures/${fixture}.txt`), 'utf8');
+  return (file) => linter.verify(code, only('no-restricted-syntax'), { filename: path.join(root, file) }).length;
+};
+
 describe('the clock rule', () => {
   it('lets only the two clocks read the time', () => {
-    const linter = new Linter({ configType: 'flat', cwd: root });
-    const code = readFileSync(path.join(root, 'lint/fixtures/clock.txt'), 'utf8');
-    const check = (file: string): number => linter.verify(code, only('no-restricted-syntax'), { filename: path.join(root, file) }).length;
+    const check = findings('clock');
     expect(check('core/eat/runway.ts')).toBe(2);
     expect(check('web/cook/Score.tsx')).toBe(2);
     expect(check('server/clock/index.ts')).toBe(0);
@@ -66,12 +71,19 @@ describe('the clock rule', () => {
 
 describe('the entry rule', () => {
   it('lets only commands make an entry: no page does, nor the demo', () => {
-    const linter = new Linter({ configType: 'flat', cwd: root });
-    const code = readFileSync(path.join(root, 'lint/fixtures/entry.txt'), 'utf8');
-    const check = (file: string): number => linter.verify(code, only('no-restricted-syntax'), { filename: path.join(root, file) }).length;
+    const check = findings('entry');
     expect(check('web/eat/LogMeal.tsx')).toBe(1);
     expect(check('server/demo/eatDay.ts')).toBe(1);
     expect(check('core/commands/packs.ts')).toBe(0);
     expect(check('web/sync/device.ts')).toBe(0);
+  });
+});
+
+describe('the cache rule', () => {
+  it('lets the core remember nothing between two questions', () => {
+    const check = findings('cache');
+    expect(check('core/recipe/scale/weigh.ts')).toBe(2);
+    expect(check('core/kitchen/memo.ts')).toBe(0);
+    expect(check('server/session/world.ts')).toBe(0);
   });
 });

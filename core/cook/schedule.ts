@@ -1,3 +1,4 @@
+import { solve, type Solver } from '#core/solve';
 import type { Task } from './tasks.ts';
 
 export interface Kitchen {
@@ -34,11 +35,20 @@ interface Chain {
   path: string[];
 }
 
-/** Longest chain from each task to the end; a cycle is named. */
-function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } | { ok: false; taskIds: string[] } {
+/** Minutes a task still takes. */
+function minutesLeft(task: Task, p: Progress | undefined): number {
+  if (!p) return task.handsOnMin + task.waitMin;
+  return p.state === 'running' ? p.handsLeftMin + p.waitLeftMin : 0;
+}
+
+/** Longest chain from each task to the end; a cycle is named. What has begun waits for nothing any more. */
+function tails(
+  tasks: readonly Task[],
+  progress: ReadonlyMap<string, Progress>,
+): { ok: true; tail: Map<string, Chain> } | { ok: false; taskIds: string[] } {
   const byId = new Map(tasks.map((t) => [t.id, t]));
   const after = new Map<string, string[]>();
-  for (const t of tasks) for (const a of t.after) if (byId.has(a)) after.set(a, [...(after.get(a) ?? []), t.id]);
+  for (const t of tasks) for (const a of progress.has(t.id) ? [] : t.after) if (byId.has(a)) after.set(a, [...(after.get(a) ?? []), t.id]);
   const tail = new Map<string, Chain>();
   const open = new Set<string>();
   const cycle: string[] = [];
@@ -53,7 +63,7 @@ function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } |
     const longest = (after.get(id) ?? []).map(visit).reduce<Chain>((a, b) => (b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
     open.delete(id);
     const t = byId.get(id);
-    const chain = { minutes: (t?.handsOnMin ?? 0) + (t?.waitMin ?? 0) + longest.minutes, path: [id, ...longest.path] };
+    const chain = { minutes: (t ? minutesLeft(t, progress.get(id)) : 0) + longest.minutes, path: [id, ...longest.path] };
     tail.set(id, chain);
     return chain;
   };
@@ -64,20 +74,75 @@ function tails(tasks: readonly Task[]): { ok: true; tail: Map<string, Chain> } |
 /** When so many machines of a kind are free at once; more than there are is all of them. */
 const freeFrom = (free: readonly number[], count: number): number => [...free].sort((a, b) => a - b)[Math.min(count, free.length) - 1] ?? 0;
 
+/** Tasks to be laid over cooks and gear, and how far they have come. */
+export interface ScheduleProblem {
+  tasks: readonly Task[];
+  kitchen: Kitchen;
+  /** What is done, skipped or running, for planning again from now. */
+  progress: ReadonlyMap<string, Progress>;
+}
+
+/** Tasks that wait for each other in a circle. */
+interface Circle {
+  taskIds: string[];
+}
+
 /**
- * A valid order of work: what waits for what holds, no cook does two things at once, no more burners or shelves than there are;
- * waiting overlaps hands-on work. Serial schedule generation, longest remaining chain first, clean before dirty on a tie.
- * @param progress what is done, skipped or running, for planning again from now
+ * The scheduler: what waits for what holds, no cook does two things at once, no more burners or shelves than there are; waiting overlaps hands-on work.
+ * Its cost is the makespan in minutes. Today it has one answer: serial schedule generation, longest remaining chain first, clean before dirty on a tie.
+ */
+export const scheduler: Solver<ScheduleProblem, Schedule, Circle> = function* ({ tasks, kitchen, progress }) {
+  const ranked = tails(tasks, progress);
+  if (!ranked.ok) {
+    yield { impossible: { taskIds: ranked.taskIds } };
+    return;
+  }
+  const bound = boundOf(tasks, kitchen, progress, ranked.tail);
+  yield { bound: bound.minutes };
+  const slots = serially(tasks, kitchen, progress, ranked.tail);
+  const makespanMin = Math.max(0, ...slots.map((s) => s.endMin));
+  yield {
+    answer: { slots, makespanMin, handsMin: bound.handsMin, boundMin: bound.minutes, bindingTaskIds: bound.path },
+    cost: makespanMin,
+  };
+};
+
+/**
+ * A valid order of work for a session.
  * @returns start and end minutes from now, or the tasks that wait for each other in a circle
+ * @example scheduleTasks(tasks, { cooks: [{ id: 'j', name: 'Joaquim' }], capacity: { hob: 4, oven: 1 } })
  */
 export function scheduleTasks(
-  allTasks: readonly Task[],
+  tasks: readonly Task[],
   kitchen: Kitchen,
   progress: ReadonlyMap<string, Progress> = new Map(),
 ): ScheduleResult {
-  const ranked = tails(allTasks);
-  if (!ranked.ok) return { ok: false, why: 'cycle', taskIds: ranked.taskIds };
-  const priority = ranked.tail;
+  const found = solve(scheduler, { tasks, kitchen, progress }, { seed: 1 });
+  if (found.ok) return { ok: true, schedule: found.answer };
+  return { ok: false, why: 'cycle', taskIds: 'impossible' in found.why ? found.why.impossible.taskIds : [] };
+}
+
+/** What no schedule beats: the longest chain that is left, or all the hands that are left shared out. */
+function boundOf(
+  tasks: readonly Task[],
+  kitchen: Kitchen,
+  progress: ReadonlyMap<string, Progress>,
+  tail: ReadonlyMap<string, Chain>,
+): { minutes: number; handsMin: number; path: string[] } {
+  const left = tasks.filter((t) => !progress.has(t.id));
+  const longest = [...tail.values()].reduce<Chain>((a, b) => (b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
+  const handsMin = left.reduce((sum, t) => sum + t.handsOnMin, 0);
+  const hands = handsMin / Math.max(1, kitchen.cooks.length);
+  return { minutes: Math.max(longest.minutes, hands), handsMin, path: longest.minutes >= hands ? longest.path : [] };
+}
+
+/** Serial schedule generation: of what may start soonest, the task with the longest chain after it. */
+function serially(
+  allTasks: readonly Task[],
+  kitchen: Kitchen,
+  progress: ReadonlyMap<string, Progress>,
+  priority: ReadonlyMap<string, Chain>,
+): Slot[] {
   const cookFree = new Map(kitchen.cooks.map((c) => [c.id, 0]));
   const machineFree = new Map<string, number[]>();
   for (const [kind, count] of Object.entries(kitchen.capacity))
@@ -136,21 +201,5 @@ export function scheduleTasks(
     waiting.splice(waiting.indexOf(task), 1);
   }
 
-  const left = allTasks.filter((t) => !progress.has(t.id));
-  const longest = left
-    .map((t) => priority.get(t.id))
-    .reduce<Chain>((a, b) => (b && b.minutes > a.minutes ? b : a), { minutes: 0, path: [] });
-  const handsMin = left.reduce((sum, t) => sum + t.handsOnMin, 0);
-  const handsBound = handsMin / Math.max(1, kitchen.cooks.length);
-  slots.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
-  return {
-    ok: true,
-    schedule: {
-      slots,
-      makespanMin: Math.max(0, ...slots.map((s) => s.endMin)),
-      handsMin,
-      boundMin: Math.max(longest.minutes, handsBound),
-      bindingTaskIds: longest.minutes >= handsBound ? longest.path : [],
-    },
-  };
+  return slots.sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
 }

@@ -23,24 +23,9 @@ const longMonths = [
 export type Weekday = (typeof weekdays)[number];
 
 const msPerDay = 86_400_000;
-/** Days are counted and written over and over on the same few years: each is worked out once. */
-const mostRemembered = 20_000;
-const numbers = new Map<Day, number>();
-const days = new Map<number, Day>();
-
-function remember<K, V>(map: Map<K, V>, key: K, make: (key: K) => V): V {
-  const known = map.get(key);
-  if (known !== undefined) return known;
-  if (map.size >= mostRemembered) map.clear();
-  const made = make(key);
-  map.set(key, made);
-  return made;
-}
-
 /** Days since 1970-01-01; a day has no zone, so this is plain counting. */
-const epochDay = (day: Day): number =>
-  remember(numbers, day, (d) => Date.UTC(Number(d.slice(0, 4)), Number(d.slice(5, 7)) - 1, Number(d.slice(8, 10))) / msPerDay);
-const dayAt = (n: number): Day => remember(days, n, (x) => new Date(x * msPerDay).toISOString().slice(0, 10));
+const epochDay = (day: Day): number => Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / msPerDay;
+const dayAt = (n: number): Day => new Date(n * msPerDay).toISOString().slice(0, 10);
 
 const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
 

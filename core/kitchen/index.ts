@@ -51,3 +51,4 @@ export { demand, guestsAt, isPresent, quartersOf, withSaid, type Demand, type Sa
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
 export { allKinds, isRawKind, groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';
+export { createMemo, noMemo, type Memo } from './memo.ts';

@@ -8,28 +8,11 @@ const text = (f: Fraction): Rational => (f.d === 1n ? `${f.s * f.n}` : `${f.s * 
 /** Numerator and denominator as plain numbers, for as long as both are exact. */
 type Small = readonly [n: number, d: number];
 
-const known = new Map<Rational, Small | null>();
-const mostKnown = 16_384;
-
-function read(a: Rational): Small | null {
+function small(a: Rational): Small | null {
   const slash = a.indexOf('/');
   const n = Number(slash < 0 ? a : a.slice(0, slash));
   const d = slash < 0 ? 1 : Number(a.slice(slash + 1));
   return Number.isSafeInteger(n) && Number.isSafeInteger(d) && d > 0 ? [n, d] : null;
-}
-
-function remember(a: Rational, parts: Small | null): void {
-  if (known.size >= mostKnown) known.clear();
-  known.set(a, parts);
-}
-
-/** Amounts come again and again, so each is read once. */
-function small(a: Rational): Small | null {
-  const found = known.get(a);
-  if (found !== undefined) return found;
-  const made = read(a);
-  remember(a, made);
-  return made;
 }
 
 function divisor(a: number, b: number): number {
@@ -46,9 +29,7 @@ function product([n1, d1]: Small, [n2, d2]: Small): Rational | undefined {
   if (!Number.isSafeInteger(n) || !Number.isSafeInteger(d)) return undefined;
   // what came in may not have been in lowest terms
   const k = divisor(n, d);
-  const made = n === 0 ? '0' : d === k ? `${n / k}` : `${n / k}/${d / k}`;
-  remember(made, n === 0 ? [0, 1] : [n / k, d / k]);
-  return made;
+  return n === 0 ? '0' : d === k ? `${n / k}` : `${n / k}/${d / k}`;
 }
 
 /**

@@ -5,7 +5,7 @@ import { ingredientFinder, type IngredientRow } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
 import { costOf, drawnCost, newestPrice } from './cost.ts';
 import { testLine, testRevision } from './fixtures.ts';
-import { scaleRecipe } from './scale/index.ts';
+import { scaleRecipe, weighRecipe } from './scale/index.ts';
 
 const priced = (prices: Readonly<Record<string, Price>>): IngredientRow[] =>
   ingredientRows.map((r) => (prices[r.id] ? { ...r, prices: [prices[r.id]!] } : r));
@@ -28,7 +28,7 @@ const finder = ingredientFinder(
 );
 const options = { finder, scaleStepG: 1 as const };
 const of = (lines: Line[], portions = 6, over: Partial<Revision> = {}) => {
-  const r = scaleRecipe(testRevision({ lines, ...over }), portions, options);
+  const r = scaleRecipe(weighRecipe(testRevision({ lines, ...over }), finder), portions, options);
   if (!r.ok) throw new Error('scales');
   return r.scaled.lines;
 };
@@ -79,7 +79,7 @@ describe('what a dish costs', () => {
   it('grows with the dish, and stays the same for a portion', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 60 }), (portions) => {
-        const r = scaleRecipe(testRevision({ lines: [line('onion', '600', 'g')], servings: 6 }), portions, options);
+        const r = scaleRecipe(weighRecipe(testRevision({ lines: [line('onion', '600', 'g')], servings: 6 }), finder), portions, options);
         if (!r.ok) throw new Error('scales');
         const cost = costOf(r.scaled.lines, portions, finder);
         expect(cost.cents).toBeCloseTo(cost.perPortionCents * portions, 6);

@@ -1,6 +1,6 @@
 import type { Line, Price, Revision } from '#core/contract';
 import { inBase, toNumber, unitFacts, type IngredientFinder, type IngredientRow } from '#core/kitchen';
-import { finished, scaleRecipe, type ScaledLine, type ScaleOptions } from './scale/index.ts';
+import { finished, scaleRecipe, weighRecipe, type ScaledLine, type ScaleOptions } from './scale/index.ts';
 
 /** What one line costs, as the used share of the packs it is bought in. */
 export interface LineCost {
@@ -88,7 +88,7 @@ export function costOf(lines: readonly ScaledLine[], portions: number, finder: I
  */
 export function drawnCost(
   revisionOf: (recipeId: string) => Revision | undefined,
-  options: ScaleOptions,
+  options: ScaleOptions & { finder: IngredientFinder },
   seen: ReadonlySet<string> = new Set(),
 ): Drawn {
   return (line, exact) => {
@@ -106,7 +106,7 @@ export function drawnCost(
             ? asked.value / one.g
             : undefined;
     if (portions === undefined || !(portions > 0)) return undefined;
-    const made = scaleRecipe(base, portions, options);
+    const made = scaleRecipe(weighRecipe(base, options.finder), portions, options);
     if (!made.ok) return undefined;
     const cost = costOf(made.scaled.lines, portions, options.finder, drawnCost(revisionOf, options, new Set([...seen, line.item.id])));
     return cost.leftOut.length === cost.lines.length ? undefined : cost.cents;

@@ -45,22 +45,3 @@ export function finishedDensity(revision: Revision, finder: IngredientFinder, le
 /** Nobody weighed or entered it. */
 export const densityIsGuess = (density: Revision['density']): boolean =>
   density === undefined || density.reason === 'computed' || density.reason === 'texture';
-
-/**
- * A revision that knows its finished density; made once for each, so that what is worked out from it can be kept beside it.
- * @returns a function from a stored revision to one with a density
- */
-export function densityResolver(
-  finder: IngredientFinder,
-  learnedOf: (recipeId: string) => number | undefined,
-): (stored: Revision) => Revision {
-  const made = new WeakMap<Revision, { learned: number | undefined; revision: Revision }>();
-  return (stored) => {
-    const learned = learnedOf(stored.recipeId);
-    const found = made.get(stored);
-    if (found && found.learned === learned) return found.revision;
-    const revision = { ...stored, density: finishedDensity(stored, finder, learned) };
-    made.set(stored, { learned, revision });
-    return revision;
-  };
-}

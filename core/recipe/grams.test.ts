@@ -4,7 +4,7 @@ import { trueDensity } from '#core/heat';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
 import { usualDensityRows } from './data/index.ts';
-import { densityIsGuess, densityResolver, finishedDensity } from './density.ts';
+import { densityIsGuess, finishedDensity } from './density.ts';
 import { testLine, testRevision } from './fixtures.ts';
 import { learnedYield } from './learn.ts';
 import { massCheck, massCheckShare } from './massCheck.ts';
@@ -46,14 +46,6 @@ describe('what a litre of the finished food weighs', () => {
   });
   it('says nothing from its lines when a fifth of them weighs nothing that is known', () => {
     expect(finishedDensity(plain({ lines: [carrots(500), unheard] }), finder).reason).toBe('texture');
-  });
-  it('is resolved once for a revision, and anew when a tub has been weighed', () => {
-    const weighed: { gPerMl?: number } = {};
-    const resolve = densityResolver(finder, () => weighed.gPerMl);
-    const stored = plain();
-    expect(resolve(stored)).toBe(resolve(stored));
-    weighed.gPerMl = 1.1;
-    expect(resolve(stored).density).toEqual({ gPerMl: 1.1, reason: 'learned' });
   });
 });
 

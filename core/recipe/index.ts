@@ -2,7 +2,7 @@ export { jsonBlocks, minutesOf, readRecipeFile, type FileRecipe, type ReadFileRe
 export { readLine, type ReadLine } from './text/line.ts';
 export { draftRecipe, type RecipeDraft } from './draft.ts';
 export * from './scale/index.ts';
-export { densityIsGuess, densityResolver, finishedDensity } from './density.ts';
+export { densityIsGuess, finishedDensity } from './density.ts';
 export { massCheck, massCheckShare, type MassCheck } from './massCheck.ts';
 export { addedSaltG, allergenLines, allergenSummary, allergenWarnings, type AllergenWarning, type DrawAllergens } from './allergens.ts';
 export { canPlan, recipeGaps, type RecipeGap } from './check.ts';

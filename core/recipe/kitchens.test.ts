@@ -24,6 +24,7 @@ import {
   standIn,
   swapByWeight,
   tally,
+  weighRecipe,
   type Pour,
   type ScaledRecipe,
 } from './index.ts';
@@ -31,7 +32,7 @@ import {
 const finder = ingredientFinder(ingredientRows);
 const options = { finder, scaleStepG: 1 };
 const scaled = (portions: number, revision = testRevision(), finds = finder): ScaledRecipe => {
-  const r = scaleRecipe(revision, portions, { ...options, finder: finds });
+  const r = scaleRecipe(weighRecipe(revision, finds), portions, options);
   if (!r.ok) throw new Error(r.why);
   return r.scaled;
 };

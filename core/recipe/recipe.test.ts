@@ -14,12 +14,13 @@ import {
   finished,
   recipeGaps,
   scaleRecipe,
+  weighRecipe,
 } from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const options = { finder, scaleStepG: 1 };
 const scale = (portions: number, revision = testRevision()) => {
-  const r = scaleRecipe(revision, portions, options);
+  const r = scaleRecipe(weighRecipe(revision, finder), portions, options);
   if (!r.ok) throw new Error(r.why);
   return r.scaled;
 };
@@ -73,7 +74,7 @@ describe('scaling to portions', () => {
     [20_000, 'tooMany'],
     [NaN, 'zero'],
   ])('refuses %d portions with a reason', (n, why) =>
-    expect(scaleRecipe(testRevision(), n, options)).toMatchObject({
+    expect(scaleRecipe(weighRecipe(testRevision(), finder), n, options)).toMatchObject({
       ok: false,
       why,
       allowed: expect.stringContaining('portions') as string,

@@ -3,22 +3,15 @@ import { allergenLines, allergenWarnings, type AllergenWarning } from '#core/rec
 import type { PackState } from '#core/store';
 import { allergensOf, type World } from './world.ts';
 
-type AllergyWorld = Pick<World, 'finder' | 'recipe' | 'revision' | 'eaters' | 'allergenNames' | 'household'>;
+type AllergyWorld = Pick<World, 'finder' | 'recipe' | 'revision' | 'eaters' | 'allergenNames' | 'household' | 'memo'>;
 
-const known = new WeakMap<object, Map<string, AllergenSummary>>();
-
-/** What a revision holds by what is known today, worked out once for a table of ingredients. */
+/** What a revision holds by what is known today. */
 function summaryOf(revisionId: string, world: AllergyWorld): AllergenSummary | undefined {
-  const byRevision = known.get(world.finder) ?? new Map<string, AllergenSummary>();
-  known.set(world.finder, byRevision);
   const revision = world.revision(revisionId);
   if (!revision) return undefined;
+  const make = (): AllergenSummary => allergensOf(revision, world);
   // what it draws from may have changed meanwhile; only recipes without draws stay the same
-  const draws = revision.lines.some((l) => l.item.type === 'recipe');
-  const found = draws ? undefined : byRevision.get(revisionId);
-  const summary = found ?? allergensOf(revision, world);
-  if (!draws) byRevision.set(revisionId, summary);
-  return summary;
+  return revision.lines.some((l) => l.item.type === 'recipe') ? make() : world.memo([revision, world.finder], 'allergens', make);
 }
 
 /**
@@ -68,12 +61,6 @@ const allergySays = (a: { allergens: readonly string[]; cautions: readonly strin
 /** What a label printed now says about allergies, as one text to be remembered with it. */
 export const labelSays = (pack: PackState, world: AllergyWorld): string => allergySays(labelAllergy(pack, world));
 
-interface Judged {
-  finder: AllergyWorld['finder'];
-  byLabel: Map<string, boolean>;
-}
-const judged = new WeakMap<AllergyWorld['eaters'], Judged>();
-
 /**
  * Whether a pack's label no longer tells the truth about allergies: an ingredient or an eater was changed since it was printed. Packs of one lot with the
  * same words on them are judged once for a table of ingredients and eaters.
@@ -83,12 +70,8 @@ export function printAgain(pack: PackState, world: AllergyWorld): boolean {
   const revision = pack.revisionId === undefined ? undefined : world.revision(pack.revisionId);
   // what a recipe draws may change without it
   if (revision?.lines.some((l) => l.item.type === 'recipe')) return isOld(pack, world);
-  let here = judged.get(world.eaters);
-  if (here?.finder !== world.finder) judged.set(world.eaters, (here = { finder: world.finder, byLabel: new Map() }));
-  const key = JSON.stringify([pack.revisionId, pack.allergens, pack.labelSays, pack.cautions]);
-  const known = here.byLabel.get(key) ?? isOld(pack, world);
-  here.byLabel.set(key, known);
-  return known;
+  const label = JSON.stringify([pack.revisionId, pack.allergens, pack.labelSays, pack.cautions]);
+  return world.memo([world.eaters, world.finder], `print again ${label}`, () => isOld(pack, world));
 }
 
 function isOld(pack: PackState, world: AllergyWorld): boolean {

@@ -1,9 +1,9 @@
 import type { Batch, EventData, Household, Revision, Session, TamboEvent } from '#core/contract';
-import { ingredientFinder } from '#core/kitchen';
+import { createMemo, ingredientFinder } from '#core/kitchen';
 import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
 import { codeFrom } from '#core/pack';
 import { reheatRows, thawRows } from '#core/pack/data';
-import { scaleRecipe } from '#core/recipe';
+import { scaleRecipe, weighRecipe } from '#core/recipe';
 import { foldPack, type PackState } from '#core/store';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
@@ -71,7 +71,7 @@ export function testWorld(
       return revision && { recipe: { id, revisionId: revision.id, name: revision.name, kind: revision.kind, archived: false }, revision };
     },
     revision: (id) => revisions.find((r) => r.id === id),
-    scale: (revision, portions) => scaleRecipe(revision, portions, { finder, scaleStepG: 1 }),
+    scale: (revision, portions) => scaleRecipe(weighRecipe(revision, finder), portions, { scaleStepG: 1 }),
     finder,
     runs: new Map(),
     times: new Map(),
@@ -80,6 +80,7 @@ export function testWorld(
     reheats: reheatRows,
     thaws: thawRows,
     allergenNames: new Map([['al_celery', 'celery']]),
+    memo: createMemo(),
     ...over,
   };
 }

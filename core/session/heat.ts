@@ -24,14 +24,9 @@ import {
 import { sayDose } from '#core/recipe';
 import type { World } from './world.ts';
 
-const parsed = new WeakMap<readonly ReferenceRow[], HeatRow[]>();
-
-/** The reheating table with its cells read, once for a table. */
-export function heatRowsOf(world: Pick<World, 'reheats'>): HeatRow[] {
-  const rows = parsed.get(world.reheats) ?? world.reheats.map(heatRow);
-  parsed.set(world.reheats, rows);
-  return rows;
-}
+/** The reheating table with its cells read. */
+export const heatRowsOf = (world: Pick<World, 'reheats' | 'memo'>): HeatRow[] =>
+  world.memo([world.reheats], 'heat rows', () => world.reheats.map(heatRow));
 
 /** How a food is thawed and heated, before one knows the pack: its class, its own words, the rows that may hold. */
 export interface HeatBasis {
@@ -63,7 +58,7 @@ interface Food {
   cubes: boolean;
 }
 
-type HeatWorld = Pick<World, 'reheats' | 'thaws' | 'eaters' | 'finder'>;
+type HeatWorld = Pick<World, 'reheats' | 'thaws' | 'eaters' | 'finder' | 'memo'>;
 
 function basis(food: Food, classId: string, guess: boolean, world: HeatWorld, revision?: Revision): HeatBasis {
   return {

@@ -25,8 +25,8 @@ export { asksAboutDinner, todayView, type TodayView, type WeekDay } from './toda
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
-export { densityOfRuns, lastTimes, learnedFrom, runOf, runsOf, trimsOf } from './runs.ts';
+export { lastTimes, learnedFrom, runOf, runsOf, trimsOf } from './runs.ts';
 export type { Run } from './run.ts';
-export { allergensOf, scaleOptionsOf, type World } from './world.ts';
+export { allergensOf, scaleIn, withDensity, type World } from './world.ts';
 export { nextStep, sayEvent } from './say.ts';
 export { newestWord, saidOfTable } from './table.ts';

@@ -15,3 +15,9 @@ export interface Run {
   /** Grams per millilitre, when a tub was weighed. */
   density?: number;
 }
+
+/** Grams per millilitre learned from tubs: the mean of what was weighed; undefined while none was. */
+export function densityOfRuns(runs: readonly Run[]): number | undefined {
+  const taught = runs.flatMap((r) => r.density ?? []);
+  return taught.length === 0 ? undefined : Number((taught.reduce((s, d) => s + d, 0) / taught.length).toFixed(4));
+}

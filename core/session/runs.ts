@@ -58,12 +58,6 @@ export function runsOf(
   return runs;
 }
 
-/** Grams per millilitre learned from tubs: the mean of what was weighed; undefined while none was. */
-export function densityOfRuns(runs: readonly Run[]): number | undefined {
-  const taught = runs.flatMap((r) => r.density ?? []);
-  return taught.length === 0 ? undefined : Number((taught.reduce((s, d) => s + d, 0) / taught.length).toFixed(4));
-}
-
 /** What came out of a recipe so far, as a share of what is written. */
 export const learnedFrom = (runs: readonly Run[]): Learned => learnedYield(runs.map((r) => r.ratio));
 

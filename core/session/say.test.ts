@@ -28,7 +28,12 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   taskStarted: [{ ...session, taskId: 't', what: 'Simmer it gently' }, 'Started: simmer it gently'],
   taskHanded: [{ ...session, taskId: 't', cookId: 'c' }, 'Handed over: a task'],
   taskDone: [
-    { ...session, taskId: 't', what: 'Dice 1.2\u00a0kg onions', prep: { form: 'diced', ingredientId: 'onion', name: 'onions', massG: 1200 } },
+    {
+      ...session,
+      taskId: 't',
+      what: 'Dice 1.2\u00a0kg onions',
+      prep: { form: 'diced', ingredientId: 'onion', name: 'onions', massG: 1200 },
+    },
     'Diced 1.2\u00a0kg onions',
   ],
   taskSkipped: [{ ...session, taskId: 't' }, 'Skipped: a task'],

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Equipment, EventData, TamboEvent } from '#core/contract';
 import { addDays, clockOf, instantAt, minutesBetween } from '#core/kitchen';
-import { scaleRecipe } from '#core/recipe';
+import { scaleRecipe, weighRecipe } from '#core/recipe';
 import { foldPack, momentOf, type PackState } from '#core/store';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
@@ -25,6 +25,7 @@ import {
   todayView,
   type BatchFacts,
   type World,
+  withDensity,
 } from './index.ts';
 
 const today = '2026-11-24';
@@ -175,7 +176,7 @@ describe('a session, whole', () => {
         ...world,
         equipment,
         scale: (revision, n) =>
-          scaleRecipe(revision, n, { finder: world.finder, scaleStepG: 1, gear: { equipment, containers: world.containers } }),
+          scaleRecipe(weighRecipe(revision, world.finder), n, { scaleStepG: 1, gear: { equipment, containers: world.containers } }),
       };
       return sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions }]), [], [], kitchen, now).fit.rows.filter(
         (r) => r.id === 'pot:b1',
@@ -307,5 +308,29 @@ describe('today', () => {
     expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: true, askDinnerAt: '20:00' } }, '19:00')).toBe(false);
     expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: true, askDinnerAt: '20:00' } }, '20:00')).toBe(true);
     expect(asksAboutDinner({ dinnerAt: '18:30', reminders: { askDinner: false } }, '23:00')).toBe(false);
+  });
+});
+
+describe('a revision with its density', () => {
+  it('is the same object until a tub of it was weighed', () => {
+    const { finder, memo } = testWorld();
+    const stored = testRevision({ density: undefined });
+    const run = {
+      sessionId: 's',
+      batchId: 'b',
+      day: today,
+      portions: 6,
+      planned: 1,
+      weighed: 1,
+      unit: 'ml' as const,
+      ratio: 1,
+      density: 1.1,
+    };
+    const guessed = withDensity(stored, undefined, finder, memo);
+    expect(guessed.density?.reason).toBe('computed');
+    expect(withDensity(stored, [], finder, memo)).toBe(guessed);
+    const learned = withDensity(stored, [run], finder, memo);
+    expect(learned.density).toEqual({ gPerMl: 1.1, reason: 'learned' });
+    expect(withDensity(stored, [run, run], finder, memo)).toBe(learned);
   });
 });

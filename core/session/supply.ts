@@ -31,21 +31,15 @@ export interface Supplies {
   past: number;
 }
 
-interface Curves {
-  eaters: World['eaters'];
-  byInput: Map<string, Runway>;
-}
-
-const curves = new WeakMap<World['household'], Curves>();
 /** Days and groups of a few evenings. */
 const mostCurves = 24;
 
-function remembered(world: World, input: string, make: () => Runway): Runway {
-  let known = curves.get(world.household);
-  if (known?.eaters !== world.eaters) curves.set(world.household, (known = { eaters: world.eaters, byInput: new Map() }));
-  const found = known.byInput.get(input) ?? make();
-  if (known.byInput.size >= mostCurves) known.byInput.clear();
-  known.byInput.set(input, found);
+/** Who eats and what is kept in hand stand in documents; with the same ones, the same stock and the same log the curve is the same. */
+function curveOf(world: Pick<World, 'household' | 'eaters' | 'memo'>, input: string, make: () => Runway): Runway {
+  const curves = world.memo([world.household, world.eaters], 'curves', () => new Map<string, Runway>());
+  const found = curves.get(input) ?? make();
+  if (curves.size >= mostCurves) curves.clear();
+  curves.set(input, found);
   return found;
 }
 
@@ -103,8 +97,7 @@ export function supplies(
   const make = (group: EatenDay['group'], left: number, count: number, unit: string, daily: (day: Day) => number): Supply => {
     const from = group === 'dinner' ? startDay : today;
     const eatenHere = inGroup(group);
-    // who eats and what is kept in hand stand in documents; with the same ones, the same stock and the same log the curve is the same
-    const r = remembered(world, `${group} ${from} ${left} ${eatenHere.map((e) => `${e.day}:${e.portions}`).join(' ')}`, () =>
+    const r = curveOf(world, `${group} ${from} ${left} ${eatenHere.map((e) => `${e.day}:${e.portions}`).join(' ')}`, () =>
       runway({ today: from, left, demand: daily, eaten: eatenHere, parDays: household.parDays, leadDays: household.leadDays }),
     );
     return { group, count, unit, runway: r, says: saysLast(r) };

@@ -67,8 +67,6 @@ function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
 
 /** What a session comes to before anything is logged: amounts, list and work of every batch whose recipe is known. */
 interface Planned {
-  finder: World['finder'];
-  household: World['household'];
   found: { batch: Session['batches'][number]; revision: Revision | undefined }[];
   dishes: Dish[];
   list: ReturnType<typeof shoppingList>;
@@ -97,32 +95,25 @@ function saltOuts(batch: Session['batches'][number], scaled: ScaledRecipe, world
   );
 }
 
-/** Revisions never change, so a session that is the same object comes to the same, in the same kitchen. */
-const plannedFor = new WeakMap<Session, Planned>();
-
 function plan(session: Session, world: World): Planned {
-  const known = plannedFor.get(session);
-  if (known?.finder === world.finder && known.household === world.household) return known;
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
-  const scaled = found.flatMap(({ batch, revision }) => {
-    if (!revision) return [];
-    const r = world.scale(revision, batch.portions, batch.yieldFactor);
-    if (!r.ok) return [];
-    const outs = saltOuts(batch, r.scaled, world);
-    return [{ batch, revision, scaled: r.scaled, ...(outs && { outs }) }];
-  });
-  const planned = {
-    finder: world.finder,
-    household: world.household,
-    found,
-    dishes: scaled,
-    drawn: drawnMl(scaled, world),
-    list: shoppingList(scaled, world.finder, world.household.units),
-    tasks: tasksFor(scaled, world.finder, { times: world.times, units: world.household.units }),
+  const make = (): Planned => {
+    const dishes = found.flatMap(({ batch, revision }): Dish[] => {
+      const r = revision && world.scale(revision, batch.portions, batch.yieldFactor);
+      if (!revision || !r?.ok) return [];
+      const outs = saltOuts(batch, r.scaled, world);
+      return [{ batch, revision, scaled: r.scaled, ...(outs && { outs }) }];
+    });
+    return {
+      found,
+      dishes,
+      drawn: drawnMl(dishes, world),
+      list: shoppingList(dishes, world.finder, world.household.units),
+      tasks: tasksFor(dishes, world.finder, { times: world.times, units: world.household.units }),
+    };
   };
   // a recipe that is not known yet may come
-  if (found.every((f) => f.revision)) plannedFor.set(session, planned);
-  return planned;
+  return found.every((f) => f.revision) ? world.memo([session, world.finder, world.household], 'plan', make) : make();
 }
 
 /** What both the whole view and its short form begin with: the plan, what was logged, and whose each task is. */

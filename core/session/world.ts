@@ -1,9 +1,9 @@
 import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
 import type { LastTimes } from '#core/cook';
-import type { IngredientFinder, LifeRow, ReferenceRow } from '#core/kitchen';
+import type { IngredientFinder, LifeRow, Memo, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
-import { allergenSummary, type ScaleOptions, type ScaleResult } from '#core/recipe';
-import type { Run } from './run.ts';
+import { allergenSummary, finishedDensity, scaleRecipe, weighRecipe, type ScaleOptions, type ScaleResult } from '#core/recipe';
+import { densityOfRuns, type Run } from './run.ts';
 
 /** Everything a page's numbers are made from, as it stands now. */
 export interface World {
@@ -34,16 +34,45 @@ export interface World {
   reheats: readonly ReferenceRow[];
   thaws: readonly ReferenceRow[];
   allergenNames: ReadonlyMap<string, string>;
+  /** What was worked out before from the same objects; whoever made this world owns it. */
+  memo: Memo;
 }
 
+type ScaleKitchen = Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>;
+
 /** What a recipe is scaled with in this kitchen. */
-export const scaleOptionsOf = (world: Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>, yieldFactor = 1): ScaleOptions => ({
-  finder: world.finder,
-  scaleStepG: world.household.scaleStepG,
-  units: world.household.units,
-  gear: { equipment: world.equipment, containers: world.containers },
+const scaleOptionsOf = (kitchen: ScaleKitchen, yieldFactor = 1): ScaleOptions => ({
+  scaleStepG: kitchen.household.scaleStepG,
+  units: kitchen.household.units,
+  gear: { equipment: kitchen.equipment, containers: kitchen.containers },
   yieldFactor,
 });
+
+/**
+ * Scales recipes in a kitchen: each is weighed once, and each size of it worked out once.
+ * @example scaleIn(kitchen, memo)(stew, 12)
+ */
+export const scaleIn =
+  (kitchen: ScaleKitchen, memo: Memo): World['scale'] =>
+  (revision, portions, yieldFactor = 1) => {
+    const { household, finder, equipment, containers } = kitchen;
+    return memo([revision, finder, household, equipment, containers], `${portions} ${yieldFactor}`, () =>
+      scaleRecipe(
+        memo([revision, finder], 'weighed', () => weighRecipe(revision, finder)),
+        portions,
+        scaleOptionsOf(kitchen, yieldFactor),
+      ),
+    );
+  };
+
+/**
+ * A stored revision with its finished density: the same object until a tub of it was weighed, so that what is worked out from it stays.
+ * @param runs of its recipe
+ */
+export function withDensity(stored: Revision, runs: readonly Run[] | undefined, finder: IngredientFinder, memo: Memo): Revision {
+  const learned = densityOfRuns(runs ?? []);
+  return memo([stored, finder], `density ${learned ?? ''}`, () => ({ ...stored, density: finishedDensity(stored, finder, learned) }));
+}
 
 /** Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown. */
 export function allergensOf(

@@ -12,21 +12,19 @@ import type {
   WriteRequest,
 } from '#core/contract';
 import type { LastTime } from '#core/cook';
-import { groupOf, ingredientFinder, isDinnerKind, withSaid, type IngredientRow, type LifeRow, type ReferenceRow } from '#core/kitchen';
-import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
+import {
+  createMemo,
+  groupOf,
+  ingredientFinder,
+  isDinnerKind,
+  withSaid,
+  type IngredientRow,
+  type LifeRow,
+  type ReferenceRow,
+} from '#core/kitchen';
 import { eatenPortions, applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Book, ClashBrief, EatenEntry, Unreadable } from '#core/queries';
-import {
-  densityOfRuns,
-  eatenUnits,
-  newestWord,
-  runOf,
-  saidOfTable,
-  scaleOptionsOf,
-  type EatenDay,
-  type Run,
-  type World,
-} from '#core/session';
+import { eatenUnits, newestWord, runOf, saidOfTable, scaleIn, withDensity, type EatenDay, type Run, type World } from '#core/session';
 
 /** Raise when a page of before could not read it: a device then keeps the household anew. */
 export const groundVersion = 2;
@@ -87,12 +85,11 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
   const events = new Map(ground.events);
   const sessionPacks = new Map(ground.sessionPacks);
   const runs = new Map(ground.runs);
-  const resolve = densityResolver(finder, (id) => densityOfRuns(runs.get(id) ?? []));
+  const memo = createMemo();
   const revision = (id: string): Revision | undefined => {
     const stored = revisions.get(id);
-    return stored && resolve(stored);
+    return stored && withDensity(stored, runs.get(stored.recipeId), finder, memo);
   };
-  const scaled = new Map<string, ScaleResult>();
   const kept = new Map<string, unknown>();
   return {
     world: {
@@ -113,12 +110,8 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
         const current = recipe && revision(recipe.revisionId);
         return recipe && current ? { recipe, revision: current } : undefined;
       },
-      scale(scaledOf, portions, yieldFactor = 1) {
-        const key = `${scaledOf.id} ${portions} ${yieldFactor}`;
-        const result = scaled.get(key) ?? scaleRecipe(scaledOf, portions, scaleOptionsOf({ ...ground, ...table, finder }, yieldFactor));
-        scaled.set(key, result);
-        return result;
-      },
+      scale: scaleIn({ ...ground, finder }, memo),
+      memo,
     },
     book: {
       storeId: ground.storeId,

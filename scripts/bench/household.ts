@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { EventData, TamboEvent } from '#core/contract';
 import { addDays, addMinutes, addMonths, instantAt } from '#core/kitchen';
-import { seeded } from '../../server/demo/client.ts';
+import { randomFrom } from '../../core/solve/index.ts';
 import { schema, type OpenDb } from '../../server/db/index.ts';
 import { rebuild } from '../../server/events/index.ts';
 import { giveCodes } from '../../server/pack/routes.ts';
@@ -41,7 +41,7 @@ export function fillHousehold(
   open: OpenDb,
   wanted: { packs: number; inStore: number; events: number; today: string },
 ): { packs: number; events: number } {
-  const random = seeded(11);
+  const random = randomFrom(11);
   const { db } = open;
   const codes = giveCodes(db, wanted.packs, 'bench', `${wanted.today}T08:00:00.000Z`);
   const events: TamboEvent[] = [];

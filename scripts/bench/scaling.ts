@@ -2,7 +2,7 @@ import { chromium } from '@playwright/test';
 import type { Line, Revision, ScalingRule } from '../../core/contract/index.ts';
 import { ingredientFinder, type IngredientRow } from '../../core/kitchen/index.ts';
 import { ingredientRows } from '../../core/kitchen/data/index.ts';
-import { scaleRecipe } from '../../core/recipe/index.ts';
+import { scaleRecipe, weighRecipe } from '../../core/recipe/index.ts';
 import { testLine, testRevision } from '../../core/recipe/fixtures.ts';
 import { demoContainers, demoEquipment } from '../../server/demo/kitchen.ts';
 import type { RunningServer } from '../server.mjs';
@@ -57,8 +57,8 @@ function recipe(n: number, lines: number): Revision {
 /** Scaling by the core alone, and the ingredient finder over two thousand rows. */
 export async function scaleAlone(): Promise<void> {
   const finder = ingredientFinder(ingredientRows);
-  const recipes = Array.from({ length: 1000 }, (_, n) => recipe(n, 15));
-  const options = { finder, scaleStepG: 1, gear: { equipment: demoEquipment, containers: demoContainers } };
+  const recipes = Array.from({ length: 1000 }, (_, n) => weighRecipe(recipe(n, 15), finder));
+  const options = { scaleStepG: 1, gear: { equipment: demoEquipment, containers: demoContainers } };
   let run = 0;
   note(
     'Scale 1,000 recipes of 15 lines, all seven rules, rounding and loads',

@@ -2,25 +2,15 @@ import { ulid } from 'ulid';
 import type { Act } from '#core/commands';
 import type { WritableOf, WritableTable } from '#core/contract';
 import { addMs } from '#core/kitchen';
+import { randomFrom, type Random } from '#core/solve';
 import type { Db } from '../db/index.ts';
 import { acceptEvents } from '../events/index.ts';
 import { giveCodes } from '../pack/routes.ts';
 import { acceptWrite } from '../writes/index.ts';
 
-/** A small generator with a seed, so that the same demo is made each time (mulberry32). */
-export function seeded(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
-
 /** A household's tablet: it sends what a user's clicks send, through the same doors, with its own clock of the story. */
 export class DemoClient {
-  readonly random: () => number;
+  readonly random: Random;
   private counter = 0;
   private last: string;
   private readonly device = 'tablet';
@@ -28,7 +18,7 @@ export class DemoClient {
 
   constructor(db: Db, seed: number, from: string) {
     this.db = db;
-    this.random = seeded(seed);
+    this.random = randomFrom(seed);
     this.last = from;
   }
 

@@ -4,28 +4,29 @@ import {
   isDinnerKind,
   allKinds,
   addDays,
+  createMemo,
   groupOf,
   ingredientFinder,
   withSaid,
   type IngredientFinder,
   type IngredientRow,
   type LifeRow,
+  type Memo,
   type ReferenceRow,
 } from '#core/kitchen';
 import {
   brothUnitMl,
-  densityOfRuns,
   lastTimes,
   newestWord,
   runsOf,
   saidOfTable,
-  scaleOptionsOf,
+  scaleIn,
   trimsOf,
+  withDensity,
   type EatenDay,
   type Run,
   type World,
 } from '#core/session';
-import { densityResolver, scaleRecipe, type ScaleResult } from '#core/recipe';
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { eventsOf, newestOfTable, packsWhere, tableEvents, yieldEvents } from '../events/index.ts';
@@ -120,20 +121,13 @@ function storedRevision(db: Db, id: string): Revision | undefined {
 export const weighedRuns = (db: Db): Map<string, Run[]> =>
   keptSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => storedRevision(db, id)));
 
-interface Resolver {
-  epoch: number;
-  resolve: (stored: Revision) => Revision;
-}
-const resolvers = new WeakMap<Db, Resolver>();
+/** What is worked out from documents and tables, for as long as they stand. */
+const memos = new WeakMap<Db, Memo>();
 
-/** Revisions that know their finished density; the same object as long as nothing new was weighed, so that what hangs on it stays. */
-function resolverOf(db: Db): Resolver['resolve'] {
-  const { finder, epoch } = referenceOf(db);
-  const known = resolvers.get(db);
-  if (known?.epoch === epoch) return known.resolve;
-  const resolve = densityResolver(finder, (recipeId) => densityOfRuns(weighedRuns(db).get(recipeId) ?? []));
-  resolvers.set(db, { epoch, resolve });
-  return resolve;
+function memoOf(db: Db): Memo {
+  const memo = memos.get(db) ?? createMemo();
+  memos.set(db, memo);
+  return memo;
 }
 
 /** Sessions looked back at for how long things took. */
@@ -238,27 +232,19 @@ function readWorld(db: Db): World {
       containers: allDocuments(db, 'container'),
       places: allDocuments(db, 'place'),
       recipes: new Map(allDocuments(db, 'recipe').map((r) => [r.id, r])),
-      scaled: new WeakMap<Revision, Map<string, ScaleResult>>(),
     }),
     'documents',
   );
-  const resolve = resolverOf(db);
-  const { scaled, written, recipes, ...gear } = documents;
+  const memo = memoOf(db);
+  const { written, recipes, ...gear } = documents;
   const table = tableOf(db, written);
   const own = { ...gear, household: table.household, eaters: table.eaters };
-  const options = { ...own, finder: reference.finder };
   const revision = (id: string): Revision | undefined => {
     const stored = storedRevision(db, id);
-    return stored && resolve(stored);
+    return stored && withDensity(stored, weighedRuns(db).get(stored.recipeId), reference.finder, memo);
   };
-  const scale = (r: Revision, portions: number, yieldFactor = 1): ScaleResult => {
-    const sizes = scaled.get(r) ?? new Map<string, ScaleResult>();
-    scaled.set(r, sizes);
-    const key = `${portions} ${yieldFactor} ${reference.epoch}`;
-    const result = sizes.get(key) ?? scaleRecipe(r, portions, scaleOptionsOf(options, yieldFactor));
-    sizes.set(key, result);
-    return result;
-  };
+  // by the household as it is written: what was said of single meals changes no amount
+  const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder }, memo);
   // read again when something is planned or changed, so that a session's minutes stand still while it is cooked
   const times = keptSince(
     db,
@@ -284,6 +270,7 @@ function readWorld(db: Db): World {
     usage: containerUsage(db),
     revision,
     scale,
+    memo,
     recipe(id) {
       const recipe: Recipe | undefined = recipes.get(id);
       const r = recipe && revision(recipe.revisionId);

@@ -1,7 +1,7 @@
 import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ingredientFinder, type IngredientFinder } from '#core/kitchen';
-import { lineFacts, scaleTo, splitPot, type LineFacts, type ScaledRecipe, type SplitResult, type TargetError } from '#core/recipe';
+import { scaleTo, splitPot, weighRecipe, type LineFacts, type ScaledRecipe, type SplitResult, type TargetError } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
 import { draftFrom, linkOf, numberIn, targetOf, type Draft } from './target.ts';
 
@@ -29,7 +29,8 @@ const linkAfterMs = 250;
 /** The recipe at a draft, worked out on the page with the core. */
 function useScaled(data: RecipeAnswer, draft: Draft, change: Scaling['change']): Scaling {
   const finder = useMemo(() => ingredientFinder(data.rows), [data.rows]);
-  const facts = useMemo(() => new Map(lineFacts(data.revision, finder).map((f) => [f.line.id, f])), [data.revision, finder]);
+  const recipe = useMemo(() => weighRecipe(data.revision, finder), [data.revision, finder]);
+  const facts = useMemo(() => new Map(recipe.facts.map((f) => [f.line.id, f])), [recipe]);
   const units = draft.shown === 'both' ? data.household.units : draft.shown;
   const options = useMemo(
     () => ({
@@ -42,17 +43,17 @@ function useScaled(data: RecipeAnswer, draft: Draft, change: Scaling['change']):
     [finder, data, units],
   );
   return useMemo(() => {
-    const result = scaleTo(data.revision, targetOf(data, draft), options);
+    const result = scaleTo(recipe, targetOf(data, draft), options);
     // until something is on hand, the written size stands
     const written =
       !result.ok && result.why === 'nothingOnHand'
-        ? scaleTo(data.revision, { by: 'portions', portions: data.revision.servings }, options)
+        ? scaleTo(recipe, { by: 'portions', portions: data.revision.servings }, options)
         : undefined;
     const scaled = result.ok ? result.scaled : written?.ok ? written.scaled : undefined;
     const unsalted = numberIn(draft.unsalted);
     const split = scaled && draft.unsalted.trim() !== '' && unsalted !== 0 ? splitPot(scaled, unsalted, options) : undefined;
     return { draft, change, finder, facts, ...(scaled && { scaled }), ...(!result.ok && { error: result }), ...(split && { split }) };
-  }, [data, draft, options, finder, facts, change]);
+  }, [recipe, data, draft, options, finder, facts, change]);
 }
 
 /** What is typed, at once; and the recipe at that size, a moment later when the page is busy, so that no key ever waits. */

@@ -1,8 +1,9 @@
 import type { Revision } from '#core/contract';
 import type { Spread } from '#core/heat';
-import type { Because, IngredientFinder } from '#core/kitchen';
+import type { Because } from '#core/kitchen';
 import type { FlowStep } from './flow.ts';
 import type { Gear } from './vessels.ts';
+import type { WeighedRecipe } from './weigh.ts';
 
 /** What a batch goes through in one kind of vessel: how many loads, how full, how long. */
 export interface Load {
@@ -42,14 +43,11 @@ export interface Passage {
 }
 
 export interface PassageInput {
-  revision: Revision;
-  /** Edible grams of each line at this size and at the written one; absent lines weigh nothing that is known. */
+  recipe: WeighedRecipe;
+  /** Edible grams of each line at this size; absent lines weigh nothing that is known. */
   massG: ReadonlyMap<string, number>;
   finishedMl: number | undefined;
-  writtenMassG: ReadonlyMap<string, number>;
-  writtenMl: number | undefined;
   gear: Gear;
-  finder: IngredientFinder;
   /** The pot that sets the size: nothing else is chosen. */
   only?: string | undefined;
 }

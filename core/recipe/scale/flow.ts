@@ -45,16 +45,12 @@ function bowlOf(step: Step, before: readonly Step[]): FlowStep['bowl'] {
   return turning && !coolWords.test(turning.text) ? 'hot' : 'puree';
 }
 
-const known = new WeakMap<Revision, FlowStep[]>();
-
 /**
- * What each step holds and does, worked out once from a revision, since revisions never change.
+ * What each step holds and does.
  * A step holds what it takes itself and what the steps it waits for hold; steps that wait for each other in a circle hold only their own.
  * A line of the batch that no step names counts as in the pot from the first time there is one: a pot is never fuller than it was reckoned.
  */
-export function flowOf(revision: Revision): readonly FlowStep[] {
-  const found = known.get(revision);
-  if (found) return found;
+export function flowOf(revision: Revision): FlowStep[] {
   const byId = new Map(revision.steps.map((s) => [s.id, s]));
   const memo = new Map<string, Map<string, number>>();
   const bound = new Set(revision.steps.flatMap((s) => s.uses.map((u) => u.lineId)));
@@ -87,7 +83,7 @@ export function flowOf(revision: Revision): readonly FlowStep[] {
     return list;
   };
   const strains = revision.steps.flatMap((s, i) => (strainWords.test(s.text) ? [i] : []));
-  const flow = revision.steps.map((step, i): FlowStep => {
+  return revision.steps.map((step, i): FlowStep => {
     const bowl = bowlOf(step, before(step));
     // "bring to the boil, then simmer" is both
     const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text.replace(boilUpWords, ''));
@@ -100,8 +96,6 @@ export function flowOf(revision: Revision): readonly FlowStep[] {
       ...(bowl && { bowl }),
     };
   });
-  known.set(revision, flow);
-  return flow;
 }
 
 export { onHob };

@@ -17,4 +17,4 @@ export {
 } from './scale.ts';
 export { factorFor, type ScaleTarget, type TargetError, type TargetResult } from './target.ts';
 export { bowlUsable, brimMlOf, equalLoads, potUsable, roundsMin, type Gear } from './vessels.ts';
-export { lineFacts, type LineFacts } from './weigh.ts';
+export { lineFacts, weighRecipe, type LineFacts, type WeighedRecipe } from './weigh.ts';

@@ -41,13 +41,11 @@ const level = (ml: number): Pick<Usable, 'ml' | 'brimMl'> => ({ ml, brimMl: ml }
  */
 function looseMl(
   shares: Iterable<readonly [lineId: string, share: number]>,
-  { massG, revision, finder }: Pick<PassageInput, 'massG' | 'revision' | 'finder'>,
+  { massG, recipe }: Pick<PassageInput, 'massG' | 'recipe'>,
 ): number | undefined {
   let ml = 0;
   for (const [lineId, share] of shares) {
-    const line = revision.lines.find((l) => l.id === lineId);
-    if (line?.item.type !== 'ingredient') continue;
-    const row = finder.byId(line.item.id);
+    const row = recipe.facts.find((f) => f.line.id === lineId)?.row;
     if (!row || row.aisle === 'oils_sauces' || row.aisle === 'spices') continue;
     const density = row.density.chopped ?? row.density.whole;
     const g = (massG.get(lineId) ?? 0) * share;
@@ -70,8 +68,8 @@ export function ovenLoad(flow: FlowStep, input: PassageInput, total: number, ope
   const oven = input.gear.equipment.find((e) => e.kind === 'oven' && e.count > 0);
   if (!oven) return undefined;
   const run = flow.step.waitMin;
-  if (input.revision.tags.includes('pan')) {
-    const pan = panOf(input.gear, input.revision);
+  if (input.recipe.revision.tags.includes('pan')) {
+    const pan = panOf(input.gear, input.recipe.revision);
     if (!pan || input.finishedMl === undefined || total <= 0 || oven.widthMm === undefined || oven.depthMm === undefined) return undefined;
     const panMl = pan.fillMl;
     const pans = Math.ceil((input.finishedMl * massIn(flow, input.massG)) / total / panMl - 1e-9);
@@ -98,7 +96,7 @@ export function ovenLoad(flow: FlowStep, input: PassageInput, total: number, ope
   }
   const loose = looseMl(own(flow), input);
   if (loose === undefined || loose === 0) return undefined;
-  const layer = flow.step.uses.reduce((mm, u) => Math.max(mm, input.revision.lines.find((l) => l.id === u.lineId)?.sizeMm ?? 0), 0);
+  const layer = flow.step.uses.reduce((mm, u) => Math.max(mm, input.recipe.revision.lines.find((l) => l.id === u.lineId)?.sizeMm ?? 0), 0);
   const trayMl = ((tray.widthMm ?? 0) * (tray.depthMm ?? 0) * (layer > 0 ? Math.min(layer, roastLayerMm) : roastLayerMm)) / 1000;
   const atOnce = Math.min(tray.count, oven.count);
   const l = equalLoads(loose, trayMl * atOnce);

@@ -1,14 +1,16 @@
 import { steams, total, type Load, type Passage, type PassageInput } from './contents.ts';
-import { flowOf, onHob, type FlowStep } from './flow.ts';
+import { onHob, type FlowStep } from './flow.ts';
 import { bowlLoad, ovenLoad, steamLoad } from './loads.ts';
 import { potPassage } from './pots.ts';
 import { roundsMin } from './vessels.ts';
 
 /** The loads of a step that needs a bowl, a steamer or the oven. */
 function loadOf(flow: FlowStep, input: PassageInput, open: Passage['open']): Load | undefined {
-  if (flow.bowl) return bowlLoad(flow, input, total(input.massG, input.revision), open);
+  if (flow.bowl) return bowlLoad(flow, input, total(input.massG, input.recipe.revision), open);
   if (steams(flow)) return steamLoad(flow, input, open);
-  return flow.step.needs.some((n) => n.kind === 'oven') ? ovenLoad(flow, input, total(input.massG, input.revision), open) : undefined;
+  return flow.step.needs.some((n) => n.kind === 'oven')
+    ? ovenLoad(flow, input, total(input.massG, input.recipe.revision), open)
+    : undefined;
 }
 
 /** Tiers of the steamer, each a place of its own. */
@@ -20,10 +22,10 @@ const tiersOf = (gear: PassageInput['gear']): number => gear.equipment.find((e) 
  * Laws: at the written size no step waits longer than it is written; loads x each is what goes in; the boil-off of one pot does not grow with the batch.
  */
 export function passageOf(input: PassageInput): Passage {
-  const { revision, massG, writtenMassG, finishedMl, writtenMl, gear } = input;
-  const flow = flowOf(revision);
+  const { recipe, massG, finishedMl, gear } = input;
+  const { flow, written } = recipe;
   const passage: Passage = { loads: [], open: [], waits: {}, hands: {}, atOnce: {} };
-  const sum = total(massG, revision);
+  const sum = total(massG, recipe.revision);
   const potSteps = flow.filter((f) => onHob(f.step) && !steams(f));
   if (potSteps.length > 0) potPassage(passage, input, potSteps, sum);
   for (const f of flow) {
@@ -32,12 +34,12 @@ export function passageOf(input: PassageInput): Passage {
     passage.loads.push(load);
     if (load.use === 'steamer') passage.atOnce[f.step.id] = Math.max(1, Math.ceil((load.eachMl / load.usableMl) * tiersOf(gear) - 1e-9));
     // the written minutes hold for the loads of the written size; each further one is set up, run and emptied too
-    const more = load.loads > 1 ? load.loads - (loadOf(f, { ...input, massG: writtenMassG, finishedMl: writtenMl }, [])?.loads ?? 1) : 0;
+    const more = load.loads > 1 ? load.loads - (loadOf(f, { ...input, massG: recipe.massG, finishedMl: written.ml }, [])?.loads ?? 1) : 0;
     if (more === 0) continue;
     if (load.use === 'bowl') passage.hands[f.step.id] = Math.sign(more) * roundsMin('bowl', Math.abs(more), 0);
     else passage.waits[f.step.id] = (passage.waits[f.step.id] ?? 0) + more * roundsMin(load.use, 1, load.runMin);
   }
-  if (finishedMl === undefined || writtenMl === undefined || writtenMassG.size === 0) passage.open.push('noVolume');
+  if (finishedMl === undefined || written.ml === undefined || recipe.massG.size === 0) passage.open.push('noVolume');
   passage.open = [...new Set(passage.open)];
   const first = passage.loads.toSorted((a, b) => b.loads - a.loads || b.fill - a.fill)[0];
   const [vessel] = first?.vessels ?? [];

@@ -1,32 +1,24 @@
 import type { Equipment } from '#core/contract';
 import { boiledOffMl, boilUpMinutes, burnerOf, trueDensity, type Spread } from '#core/heat';
 import { massIn, steams, total, type Passage, type PassageInput } from './contents.ts';
-import { flowOf, onHob, type FlowStep } from './flow.ts';
+import { onHob, type FlowStep } from './flow.ts';
 import { bowlUsable, potUsable, roundsMin, type Gear, type Usable } from './vessels.ts';
+import type { WeighedRecipe } from './weigh.ts';
 
 interface Pot {
   equipment: Equipment;
   usable: Usable;
 }
 
-const potsKnown = new WeakMap<readonly Equipment[], Map<boolean, Pot[]>>();
-
-/** Every pot of a kitchen, the smallest first; worked out once for its equipment. */
-function potsOf(gear: Gear, stock: boolean): readonly Pot[] {
-  const known = potsKnown.get(gear.equipment) ?? new Map<boolean, Pot[]>();
-  potsKnown.set(gear.equipment, known);
-  const found = known.get(stock);
-  if (found) return found;
-  const pots = gear.equipment
+/** Every pot of a kitchen, the smallest first. */
+const potsOf = (gear: Gear, stock: boolean): Pot[] =>
+  gear.equipment
     .filter((e) => e.kind === 'pot' && e.count > 0)
     .flatMap((equipment) => {
       const usable = potUsable(equipment, stock ? 'stock' : 'stew');
       return usable ? Array.from({ length: equipment.count }, () => ({ equipment, usable })) : [];
     })
     .sort((a, b) => a.usable.ml - b.usable.ml || a.equipment.id.localeCompare(b.equipment.id));
-  known.set(stock, pots);
-  return pots;
-}
 
 /** What simmers away in one pot over the whole method. */
 function lossOf(pot: Pot, simmers: readonly NonNullable<FlowStep['simmer']>[]): Spread {
@@ -128,7 +120,8 @@ function fullest(
 
 /** Pots, boil-off and the time to boil of a batch, into its passage. */
 export function potPassage(passage: Passage, input: PassageInput, potSteps: readonly FlowStep[], sum: number): void {
-  const { revision, massG, writtenMassG, finishedMl, writtenMl, gear } = input;
+  const { recipe, massG, finishedMl, gear } = input;
+  const { revision, massG: writtenMassG } = recipe;
   const all = potsOf(
     gear,
     potSteps.some((f) => f.strainedLater),
@@ -141,7 +134,7 @@ export function potPassage(passage: Passage, input: PassageInput, potSteps: read
     return;
   }
   const full = fullest(potSteps, massG, sum, finishedMl);
-  const before = fullest(potSteps, writtenMassG, total(writtenMassG, revision), writtenMl);
+  const before = fullest(potSteps, writtenMassG, total(writtenMassG, revision), recipe.written.ml);
   if (!full || !before) return;
   // only what simmers in the same pot: steps that hold at least half of what the fullest holds
   const half = massIn(full.flow, massG) / 2;
@@ -195,26 +188,26 @@ export function potPassage(passage: Passage, input: PassageInput, potSteps: read
 }
 
 /** What a vessel may hold of this dish, as a factor on the written amounts; water that boils off stays in the reckoning. */
-export function factorThatFills(input: Omit<PassageInput, 'massG' | 'finishedMl'>, vesselId: string): number | undefined {
-  const { revision, writtenMassG, writtenMl, gear } = input;
+export function factorThatFills(recipe: WeighedRecipe, gear: Gear, vesselId: string): number | undefined {
+  const { revision, massG, flow } = recipe;
+  const writtenMl = recipe.written.ml;
   const vessel = gear.equipment.find((e) => e.id === vesselId);
   if (!vessel) return undefined;
-  const flow = flowOf(revision);
-  const sum = total(writtenMassG, revision);
+  const sum = total(massG, revision);
   if (vessel.kind === 'processor' || vessel.kind === 'blender') {
     const factors = flow.flatMap((f) => {
       const usable = f.bowl && bowlUsable(vessel, f.bowl);
-      const share = sum > 0 ? massIn(f, writtenMassG) / sum : 0;
+      const share = sum > 0 ? massIn(f, massG) / sum : 0;
       return usable && share > 0 && writtenMl !== undefined ? [usable.ml / (writtenMl * share)] : [];
     });
     return factors.length > 0 ? Math.min(...factors) : undefined;
   }
   const potSteps = flow.filter((f) => onHob(f.step) && !steams(f));
-  const full = fullest(potSteps, writtenMassG, sum, writtenMl);
+  const full = fullest(potSteps, massG, sum, writtenMl);
   const usable = potUsable(vessel, potSteps.some((f) => f.strainedLater) ? 'stock' : 'stew');
   if (!full || !usable) return undefined;
-  const half = massIn(full.flow, writtenMassG) / 2;
-  const simmers = potSteps.filter((f) => f.simmer && massIn(f, writtenMassG) >= half).flatMap((f) => f.simmer ?? []);
+  const half = massIn(full.flow, massG) / 2;
+  const simmers = potSteps.filter((f) => f.simmer && massIn(f, massG) >= half).flatMap((f) => f.simmer ?? []);
   const lost = lossOf({ equipment: vessel, usable }, simmers).value;
   return Math.min(full.keptMl === undefined ? Infinity : (usable.ml - lost) / full.keptMl, usable.ml / full.inMl);
 }

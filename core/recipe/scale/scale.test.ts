@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Container, Equipment, Line, Step } from '#core/contract';
+import type { Container, Equipment, Line, Revision, Step } from '#core/contract';
 import { fromNumber, ingredientFinder, times, toNumber } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
 import { testLine, testRevision } from '../fixtures.ts';
@@ -16,9 +16,11 @@ import {
   type Gear,
   type ScaledRecipe,
   type ScaleTarget,
+  weighRecipe,
 } from './index.ts';
 
 const finder = ingredientFinder(ingredientRows);
+const weighed = (revision: Revision) => weighRecipe(revision, finder);
 const step = (id: string, over: Partial<Step> = {}): Step => ({
   id,
   text: 'Do it.',
@@ -69,7 +71,7 @@ const stew = testRevision({
 });
 const options = { finder, scaleStepG: 1, gear: kitchen };
 const to = (target: ScaleTarget, revision = stew, o = options): ScaledRecipe => {
-  const r = scaleTo(revision, target, o);
+  const r = scaleTo(weighed(revision), target, o);
   if (!r.ok) throw new Error(`${r.why} ${r.name ?? ''}`);
   return r.scaled;
 };
@@ -117,7 +119,7 @@ describe('loads', () => {
 describe('targets', () => {
   const factor = fc.integer({ min: 1, max: 300 }).map((n) => n / 20);
   const reached = (target: ScaleTarget): number => {
-    const r = factorFor(stew, target, options);
+    const r = factorFor(weighed(stew), target, options);
     return r.ok ? toNumber(r.factor) : NaN;
   };
   it('each gives back the factor that made it', () => {
@@ -160,19 +162,19 @@ describe('targets', () => {
     ['a negative amount on hand', { by: 'have', have: [{ lineId: 'veg', amount: '-2', unit: 'kg' }] }, 'negative'],
     ['a pot that is not here', { by: 'vessel', vesselId: 'x' }, 'noVessel'],
     ['nothing on hand', { by: 'have', have: [] }, 'nothingOnHand'],
-  ])('refuses %s by its code', (_, target, why) => expect(scaleTo(stew, target, options)).toMatchObject({ ok: false, why }));
+  ])('refuses %s by its code', (_, target, why) => expect(scaleTo(weighed(stew), target, options)).toMatchObject({ ok: false, why }));
   it('refuses a pot smaller than one portion', () =>
-    expect(scaleTo(stew, { by: 'vessel', vesselId: 'cup' }, { ...options, gear: gear(pot('cup', 0.4, 80)) })).toMatchObject({
+    expect(scaleTo(weighed(stew), { by: 'vessel', vesselId: 'cup' }, { ...options, gear: gear(pot('cup', 0.4, 80)) })).toMatchObject({
       ok: false,
       why: 'vesselTooSmall',
       name: '0.4 L pot',
     }));
   it('never takes a litre for a kilo: no weight per litre, no litres', () => {
     const { density: _, ...rest } = testRevision({ serving: { amount: 300, unit: 'g' } });
-    expect(scaleTo(rest, { by: 'litres', ml: 3000 }, options)).toMatchObject({ ok: false, why: 'noVolume' });
+    expect(scaleTo(weighed(rest), { by: 'litres', ml: 3000 }, options)).toMatchObject({ ok: false, why: 'noVolume' });
     const cups = [{ lineId: 'veg', amount: '2', unit: 'cup' as const }];
     const bare = testRevision({ lines: [testLine('veg', { item: { type: 'unmatched' }, name: 'galangal' })] });
-    expect(scaleTo(bare, { by: 'have', have: cups }, options)).toMatchObject({ ok: false, why: 'noPath' });
+    expect(scaleTo(weighed(bare), { by: 'have', have: cups }, options)).toMatchObject({ ok: false, why: 'noPath' });
   });
   it('takes what came out of earlier runs into account', () => {
     const plain = to({ by: 'portions', portions: 12 });
@@ -184,7 +186,7 @@ describe('targets', () => {
 
 describe('boil-off and the time to boil', () => {
   it('changes nothing at the written size', () => {
-    const s = scaleBy(stew, '1', options);
+    const s = scaleBy(weighed(stew), '1', options);
     for (const l of s.lines) expect(l.exact!.amount).toBe(l.line.amount);
     expect(s.passage!.waits).toEqual({});
     expect(s.passage!.hands).toEqual({});
@@ -200,19 +202,19 @@ describe('boil-off and the time to boil', () => {
     });
     const jug: Equipment = { id: 'jug', name: 'Jug', kind: 'blender', count: 1, litres: 1.5 };
     const o = { ...options, gear: gear(pot('p9', 9, 260), jug) };
-    const one = scaleBy(soup, '1', o).passage!;
+    const one = scaleBy(weighed(soup), '1', o).passage!;
     // 2.4 L in thirds of a jug of 1.5 L: five loads, as written
     expect(one.loads.find((l) => l.use === 'bowl')).toMatchObject({ loads: 5 });
     expect(one.hands).toEqual({});
-    const two = scaleBy(soup, '2', o).passage!;
+    const two = scaleBy(weighed(soup), '2', o).passage!;
     expect(two.loads.find((l) => l.use === 'bowl')).toMatchObject({ loads: 10 });
     expect(two.hands.blend).toBe(roundsMin('bowl', 5, 0));
   });
   it('four times the soup in one pot does not lose four times the water', () => {
     const one = gear(pot('p20', 20, 300));
     const thin = testRevision({ ...stew, id: 'thin', lines: stew.lines.map((l) => (l.id === 'water' ? { ...l, amount: '1500' } : l)) });
-    const small = scaleBy(thin, '1', { ...options, gear: one });
-    const large = scaleBy(thin, '4', { ...options, gear: one });
+    const small = scaleBy(weighed(thin), '1', { ...options, gear: one });
+    const large = scaleBy(weighed(thin), '4', { ...options, gear: one });
     expect(large.passage!.boilOff!.value).toBeCloseTo(small.passage!.boilOff!.value, 6);
     expect(amount(large, 'water')).toBeLessThan(4 * 1500);
     expect(amount(large, 'water')).toBeGreaterThan(0);
@@ -224,7 +226,7 @@ describe('boil-off and the time to boil', () => {
     fc.assert(
       fc.property(fc.integer({ min: 2, max: 120 }), (n) => {
         const f = n / 8;
-        const s = scaleBy(stew, fromNumber(f), options);
+        const s = scaleBy(weighed(stew), fromNumber(f), options);
         expect(s.finishedMl).toBeCloseTo(2400 * f, 6);
         const off = s.passage!.boilOff!;
         const water = amount(s, 'water');
@@ -236,7 +238,7 @@ describe('boil-off and the time to boil', () => {
   });
   it('a bigger batch takes longer to boil', () => {
     const one = gear(pot('p20', 20, 300));
-    const waits = [1, 2, 4].map((f) => scaleBy(stew, fromNumber(f), { ...options, gear: one }).passage!.boilUp!.value);
+    const waits = [1, 2, 4].map((f) => scaleBy(weighed(stew), fromNumber(f), { ...options, gear: one }).passage!.boilUp!.value);
     expect(waits[1]! / waits[0]!).toBeCloseTo(2, 1);
     expect(waits[2]!).toBeGreaterThan(waits[1]!);
   });
@@ -262,7 +264,7 @@ describe('boil-off and the time to boil', () => {
 
 describe('the pot at its fullest', () => {
   const loadOf = (revision: ReturnType<typeof testRevision>, factor: string, use: 'pot' | 'bowl', o: typeof options = options) =>
-    scaleBy(revision, factor, o).passage!.loads.find((l) => l.use === use);
+    scaleBy(weighed(revision), factor, o).passage!.loads.find((l) => l.use === use);
 
   it('counts lines that no step names, whatever the serving', () => {
     for (const serving of [
@@ -311,7 +313,7 @@ describe('the bowl', () => {
   it('is loaded by the loose volume of what is chopped', () => {
     const row = finder.byId('parsley')!;
     const loose = 600 / (row.density.chopped ?? row.density.whole)!;
-    const load = scaleBy(chop('herbs', 'Pulse the parsley.', '600'), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
+    const load = scaleBy(weighed(chop('herbs', 'Pulse the parsley.', '600')), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
     // half of 2 L at a time
     expect(load.loads).toBe(Math.ceil(loose / 1000));
     expect(load.eachMl * load.loads).toBeCloseTo(loose, 6);
@@ -332,12 +334,14 @@ describe('the bowl', () => {
     ['Blend it smooth.', 'Let it cool to lukewarm.', 'puree'],
     ['Blend it smooth once cold.', 'Let it stand.', 'puree'],
   ])('“%s” after “%s” is %s', (text, between, bowlUse) => {
-    const load = scaleBy(blend(text + between, text, between), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
+    const load = scaleBy(weighed(blend(text + between, text, between)), '1', o).passage!.loads.find((l) => l.use === 'bowl')!;
     expect(load.because).toContainEqual(expect.objectContaining({ params: { action: bowlUse } }));
   });
   it('is not needed by a blender that goes into the pot', () =>
     expect(
-      scaleBy(blend('stick', 'Puree it with a stick blender.', 'Let it stand.'), '1', o).passage!.loads.some((l) => l.use === 'bowl'),
+      scaleBy(weighed(blend('stick', 'Puree it with a stick blender.', 'Let it stand.')), '1', o).passage!.loads.some(
+        (l) => l.use === 'bowl',
+      ),
     ).toBe(false));
 });
 
@@ -400,7 +404,7 @@ describe('rules', () => {
         testLine('veg', { amount: '1000' }),
       ],
     });
-    const s = scaleBy(chain, '1', options);
+    const s = scaleBy(weighed(chain), '1', options);
     expect(line(s, 'a').massG).toBeCloseTo(200);
     expect(line(s, 'b').massG).toBeCloseTo(120);
     const circle = testRevision({
@@ -410,7 +414,7 @@ describe('rules', () => {
         testLine('a', { name: 'brine', scaling: { rule: 'ratio', percent: 20, of: 'rest', lines: ['b'] } }),
       ],
     });
-    const c = line(scaleBy(circle, '1', options), 'a');
+    const c = line(scaleBy(weighed(circle), '1', options), 'a');
     expect(c.out).toBe('cannot be solved');
     expect(c.because[0]).toEqual({ code: 'ratioCircle', params: { names: 'cure, brine' } });
   });
@@ -424,7 +428,7 @@ describe('rules', () => {
             testLine('salt', { name: 'fine salt', scaling: { rule: 'ratio', percent: 10, of: 'total', lines: ['veg'] } }),
           ],
         });
-        const s = scaleBy(r, '1', options);
+        const s = scaleBy(weighed(r), '1', options);
         expect(line(s, 'salt').massG! / (g + line(s, 'salt').massG!)).toBeCloseTo(0.1, 3);
         expect(Math.abs(line(s, 'salt').error)).toBeLessThanOrEqual(0.05);
       }),
@@ -434,7 +438,7 @@ describe('rules', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 1, max: 40 }), (a, b) => {
         const f = times(`${a}`, `${b}/7`);
-        expect(line(scaleBy(stew, f, options), 'veg').exact!.amount).toBe(times('2300', f));
+        expect(line(scaleBy(weighed(stew), f, options), 'veg').exact!.amount).toBe(times('2300', f));
       }),
     );
   });
@@ -442,8 +446,8 @@ describe('rules', () => {
     for (const l of to({ by: 'vessel', vesselId: 'p9' }).lines) expect(l.because.length, l.line.name).toBeGreaterThan(0);
   });
   it('shows the same amounts in cups or pounds at once', () => {
-    const us = scaleTo(stew, { by: 'portions', portions: 12 }, { ...options, units: 'us' });
-    const metric = scaleTo(stew, { by: 'portions', portions: 12 }, { ...options, units: 'metric' });
+    const us = scaleTo(weighed(stew), { by: 'portions', portions: 12 }, { ...options, units: 'us' });
+    const metric = scaleTo(weighed(stew), { by: 'portions', portions: 12 }, { ...options, units: 'metric' });
     if (!us.ok || !metric.ok) throw new Error('not scaled');
     expect(us.scaled.lines.map((l) => l.exact)).toEqual(metric.scaled.lines.map((l) => l.exact));
     expect(us.scaled.lines[0]!.out).toMatch(/cup|quart/);
@@ -487,7 +491,7 @@ describe('the oven and the steamer', () => {
       steps: [step('roast', { text: 'Roast it.', uses: [{ lineId: 'veg', share: 1 }], needs: [{ kind: 'oven' }], waitMin: 35 })],
     });
   const loadFor = (revision: ReturnType<typeof testRevision>, factor: string, g: Gear) =>
-    scaleBy(revision, factor, { ...options, gear: g }).passage!;
+    scaleBy(weighed(revision), factor, { ...options, gear: g }).passage!;
 
   it('one layer as high as the pieces, on as many sheets as there are shelves', () => {
     const g = gear(oven, sheet);
@@ -537,7 +541,7 @@ describe('the oven and the steamer', () => {
   it('bakes in pans: whole ones, as many as stand on the shelves at once', () => {
     const bake = roast('2300', ['pan']);
     const g: Gear = { equipment: [hob, oven], containers: [pan] };
-    const load = scaleBy(bake, '4', { ...options, gear: g }).passage!.loads.find((l) => l.use === 'oven')!;
+    const load = scaleBy(weighed(bake), '4', { ...options, gear: g }).passage!.loads.find((l) => l.use === 'oven')!;
     // 9.6 L in pans of a litre; two stand side by side whichever way they are turned, four on two shelves... as the core counts them
     expect(load.because[0]).toMatchObject({ code: 'pansInOven', params: { pans: 10 } });
     const perRound = (load.because[0]!.params as { perRound: number }).perRound;

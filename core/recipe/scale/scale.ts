@@ -9,7 +9,6 @@ import {
   toNumber,
   unitFacts,
   type Because,
-  type IngredientFinder,
   type Measure,
   type Rational,
   type UnitSystem,
@@ -20,7 +19,7 @@ import { passageOf } from './passage.ts';
 import { finished } from './portions.ts';
 import { factorFor, type ScaleTarget, type TargetError } from './target.ts';
 import type { Gear } from './vessels.ts';
-import { lineFacts, massOf, type LineFacts } from './weigh.ts';
+import { massOf, type LineFacts, type WeighedRecipe } from './weigh.ts';
 
 /** One line of a recipe at a new size. */
 export interface ScaledLine {
@@ -55,7 +54,6 @@ export interface ScaledRecipe {
 }
 
 export interface ScaleOptions {
-  finder: IngredientFinder;
   /** What the household's scale shows: 1 g or 0.1 g. */
   scaleStepG: number;
   units?: UnitSystem;
@@ -98,18 +96,16 @@ export function measureLine(
  * Scales a recipe by an exact factor: every line by its rule, what boils off, pots and bowls, and what to measure out.
  * Law: at factor 1 in the same pot every amount is what was written.
  */
-export function scaleBy(revision: Revision, factor: Rational, options: ScaleOptions, limit?: ScaledRecipe['limit']): ScaledRecipe {
+export function scaleBy(recipe: WeighedRecipe, factor: Rational, options: ScaleOptions, limit?: ScaledRecipe['limit']): ScaledRecipe {
   const f = toNumber(factor);
-  const { finder, gear, scaleStepG, units = 'metric' } = options;
+  const { revision, facts } = recipe;
+  const { gear, scaleStepG, units = 'metric' } = options;
   const portions = Number((f * revision.servings * (options.yieldFactor ?? 1)).toFixed(6));
-  const facts = lineFacts(revision, finder);
   const done = finished(revision, portions);
   const masses = new Map<string, number>();
-  const written = new Map<string, number>();
   const first = facts.map((fact) => {
     const g = grown(fact.line, factor, f);
     if (fact.writtenG !== undefined) {
-      if (fact.line.moment === 'batch') written.set(fact.line.id, fact.writtenG);
       masses.set(fact.line.id, fact.writtenG * (fact.line.scaling.rule === 'toTaste' && f > 1 ? f ** 0.8 : f));
     }
     return g;
@@ -117,13 +113,10 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
   const passage =
     gear &&
     passageOf({
-      revision,
+      recipe,
       massG: masses,
       finishedMl: done.ml,
-      writtenMassG: written,
-      writtenMl: finished(revision, revision.servings).ml,
       gear,
-      finder,
       only: limit?.type === 'vessel' ? limit.id : undefined,
     });
   const water = passage && waterLine(revision);
@@ -196,22 +189,22 @@ export function scaleBy(revision: Revision, factor: Rational, options: ScaleOpti
 }
 
 /**
- * Scales a recipe to any target: portions, litres, grams, cubes, what is on hand, what fills a vessel.
+ * Scales a weighed recipe to any target: portions, litres, grams, cubes, what is on hand, what fills a vessel.
  * @returns amounts exact and as measured out, or what was wrong with the target
- * @example scaleTo(stew, { by: 'vessel', vesselId: 'gear_pot9' }, { finder, scaleStepG: 1, gear })
+ * @example scaleTo(weighRecipe(stew, finder), { by: 'vessel', vesselId: 'gear_pot9' }, { scaleStepG: 1, gear })
  */
-export function scaleTo(revision: Revision, target: ScaleTarget, options: ScaleOptions): ScaleResult {
-  const found = factorFor(revision, target, options);
-  return found.ok ? { ok: true, scaled: scaleBy(revision, found.factor, options, found.limit) } : found;
+export function scaleTo(recipe: WeighedRecipe, target: ScaleTarget, options: ScaleOptions): ScaleResult {
+  const found = factorFor(recipe, target, options);
+  return found.ok ? { ok: true, scaled: scaleBy(recipe, found.factor, options, found.limit) } : found;
 }
 
 /**
  * Scales a recipe to a number of portions.
  * @param portions servings wanted, above 0 and at most {@link maxPortions}
- * @example scaleRecipe(stew, 17, { finder, scaleStepG: 1 })
+ * @example scaleRecipe(weighRecipe(stew, finder), 17, { scaleStepG: 1 })
  */
-export const scaleRecipe = (revision: Revision, portions: number, options: ScaleOptions): ScaleResult =>
-  scaleTo(revision, { by: 'portions', portions }, options);
+export const scaleRecipe = (recipe: WeighedRecipe, portions: number, options: ScaleOptions): ScaleResult =>
+  scaleTo(recipe, { by: 'portions', portions }, options);
 
 /** The sum of rational amounts in one unit; lines in another dimension are left out. */
 export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Unit }[]): Rational =>

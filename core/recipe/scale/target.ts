@@ -1,9 +1,9 @@
 import type { Line, Revision, Unit } from '#core/contract';
-import { convert, fromNumber, gramsOf, over, times, toNumber, unitFacts, type IngredientFinder, type Rational } from '#core/kitchen';
+import { convert, fromNumber, gramsOf, over, times, toNumber, unitFacts, type Rational } from '#core/kitchen';
 import { factorThatFills } from './pots.ts';
-import { finished, maxPortions } from './portions.ts';
+import { maxPortions } from './portions.ts';
 import { brimMlOf, type Gear } from './vessels.ts';
-import { lineFacts } from './weigh.ts';
+import type { WeighedRecipe } from './weigh.ts';
 
 /** What a recipe is scaled to. */
 export type ScaleTarget =
@@ -41,7 +41,6 @@ export type TargetError = {
 export type TargetResult = { ok: true; factor: Rational; limit?: { type: 'line' | 'vessel'; id: string; name: string } } | TargetError;
 
 export interface TargetOptions {
-  finder: IngredientFinder;
   gear?: Gear;
   /** What came out of earlier runs, by what was written; 1 when nothing is known. */
   yieldFactor?: number;
@@ -66,13 +65,13 @@ function forPortions(revision: Revision, portions: number, yieldFactor: number):
 }
 
 /** The factor at which one line uses up what is on hand. */
-function forLine(line: Line, have: { amount: Rational; unit: Unit }, revision: Revision, options: TargetOptions): TargetResult {
+function forLine(line: Line, have: { amount: Rational; unit: Unit }, recipe: WeighedRecipe): TargetResult {
   const name = line.name;
   const n = toNumber(have.amount);
   if (!(n > 0)) return fail(n < 0 ? 'negative' : 'zero', n, `some ${name}`, name);
   if (line.scaling.rule === 'fixed' || line.scaling.rule === 'perVessel' || line.scaling.rule === 'cover')
     return fail('doesNotGrow', n, 'a line that grows with the recipe', name);
-  const facts = lineFacts(revision, options.finder).find((f) => f.line.id === line.id);
+  const facts = recipe.facts.find((f) => f.line.id === line.id);
   const own = line.unit && convert(have, line.unit);
   if (line.amount !== undefined && own && unitFacts[have.unit].dimension !== 'mass')
     return { ok: true, factor: over(own.amount, line.amount), limit: { type: 'line', id: line.id, name } };
@@ -84,7 +83,7 @@ function forLine(line: Line, have: { amount: Rational; unit: Unit }, revision: R
       : ({ ok: false, why: 'noDensity' } as const);
   if (bought === undefined && own && line.amount !== undefined)
     return { ok: true, factor: over(own.amount, line.amount), limit: { type: 'line', id: line.id, name } };
-  const needsG = facts?.writtenG ?? ratioShare(line, revision, options);
+  const needsG = facts?.writtenG ?? ratioShare(line, recipe);
   if (needsG === undefined) return fail(line.amount === undefined ? 'noAmount' : 'noPath', n, 'an amount that can be weighed', name);
   if (!bought?.ok) return fail('noPath', n, 'grams, or the unit the line is written in', name);
   const edible = (bought.massG * (row?.ediblePct ?? 100)) / 100;
@@ -92,12 +91,11 @@ function forLine(line: Line, have: { amount: Rational; unit: Unit }, revision: R
 }
 
 /** A ratio line weighs a share of others. */
-function ratioShare(line: Line, revision: Revision, options: TargetOptions): number | undefined {
+function ratioShare(line: Line, recipe: WeighedRecipe): number | undefined {
   if (line.scaling.rule !== 'ratio') return undefined;
-  const facts = lineFacts(revision, options.finder);
   let rest = 0;
   for (const id of line.scaling.lines) {
-    const g = facts.find((f) => f.line.id === id)?.writtenG;
+    const g = recipe.facts.find((f) => f.line.id === id)?.writtenG;
     if (g === undefined) return undefined;
     rest += g;
   }
@@ -105,22 +103,16 @@ function ratioShare(line: Line, revision: Revision, options: TargetOptions): num
   return line.scaling.of === 'rest' ? (p / 100) * rest : (p / (100 - p)) * rest;
 }
 
-function forVessel(revision: Revision, vesselId: string, options: TargetOptions): TargetResult {
+function forVessel(recipe: WeighedRecipe, vesselId: string, options: TargetOptions): TargetResult {
   const vessel = options.gear?.equipment.find((e) => e.id === vesselId);
   if (!vessel || !options.gear) return fail('noVessel', 0, 'a pot or bowl of this kitchen');
   if (brimMlOf(vessel) === undefined && !vessel.marks) return fail('noSize', 0, 'its litres, or diameter and height', vessel.name);
-  const facts = lineFacts(revision, options.finder);
-  const writtenMassG = new Map(
-    facts.flatMap((f): [string, number][] => (f.line.moment === 'batch' && f.writtenG !== undefined ? [[f.line.id, f.writtenG]] : [])),
-  );
-  const writtenMl = finished(revision, revision.servings).ml;
-  const input = { revision, writtenMassG, writtenMl, gear: options.gear, finder: options.finder };
-  const factor = factorThatFills(input, vesselId);
+  const factor = factorThatFills(recipe, options.gear, vesselId);
   if (factor === undefined)
-    return writtenMl === undefined
+    return recipe.written.ml === undefined
       ? fail('noVolume', 0, 'a weight per litre: weigh one full tub when you pack', vessel.name)
       : fail('vesselNotUsed', 0, 'a vessel this dish goes through', vessel.name);
-  const portions = factor * revision.servings * (options.yieldFactor ?? 1);
+  const portions = factor * recipe.revision.servings * (options.yieldFactor ?? 1);
   if (portions < 1) return fail('vesselTooSmall', Math.max(0, portions), 'room for one portion at least', vessel.name);
   if (portions > maxPortions) return fail('tooMany', portions, allowedPortions, vessel.name);
   return { ok: true, factor: fromNumber(Number(factor.toFixed(6))), limit: { type: 'vessel', id: vessel.id, name: vessel.name } };
@@ -130,11 +122,11 @@ function forVessel(revision: Revision, vesselId: string, options: TargetOptions)
  * The exact factor on the written amounts that reaches a target.
  * Law: scaling to what a factor makes gives that factor back, for every kind of target.
  * @returns the factor with the line or vessel that set it, or what was wrong, in a code with what is allowed
- * @example factorFor(stew, { by: 'vessel', vesselId: 'gear_pot9' }, { finder, gear })
+ * @example factorFor(weighRecipe(stew, finder), { by: 'vessel', vesselId: 'gear_pot9' }, { gear })
  */
-export function factorFor(revision: Revision, target: ScaleTarget, options: TargetOptions): TargetResult {
+export function factorFor(recipe: WeighedRecipe, target: ScaleTarget, options: TargetOptions): TargetResult {
   const y = options.yieldFactor ?? 1;
-  const one = finished(revision, 1);
+  const { revision, serving: one } = recipe;
   switch (target.by) {
     case 'portions':
       return forPortions(revision, target.portions, y);
@@ -151,12 +143,12 @@ export function factorFor(revision: Revision, target: ScaleTarget, options: Targ
         ? fail('noVolume', target.cubes, 'a weight per litre: weigh one full tub when you pack')
         : forPortions(revision, (target.cubes * target.cubeMl) / one.ml, y);
     case 'vessel':
-      return forVessel(revision, target.vesselId, options);
+      return forVessel(recipe, target.vesselId, options);
     case 'have': {
       let least: TargetResult | undefined;
       for (const have of target.have) {
         const line = revision.lines.find((l) => l.id === have.lineId);
-        const found = line ? forLine(line, have, revision, options) : fail('noSuchLine', 0, 'a line of this recipe');
+        const found = line ? forLine(line, have, recipe) : fail('noSuchLine', 0, 'a line of this recipe');
         if (!found.ok) return found;
         if (!least?.ok || toNumber(found.factor) < toNumber(least.factor)) least = found;
       }

@@ -1,5 +1,7 @@
 import type { Line, Revision, Unit } from '#core/contract';
 import { densityFor, gramsOf, inBase, type Because, type IngredientFinder, type IngredientRow, type Rational } from '#core/kitchen';
+import { flowOf, type FlowStep } from './flow.ts';
+import { finished, type Finished } from './portions.ts';
 
 /** What is known of a line before it is scaled. */
 export interface LineFacts {
@@ -62,13 +64,38 @@ function factsOf(line: Line, finder: IngredientFinder): LineFacts {
   };
 }
 
-const known = new WeakMap<Revision, { finder: IngredientFinder; facts: LineFacts[] }>();
+/** The facts of every line. */
+export const lineFacts = (revision: Revision, finder: IngredientFinder): LineFacts[] => revision.lines.map((line) => factsOf(line, finder));
 
-/** The facts of every line, worked out once for a revision and a table of ingredients. */
-export function lineFacts(revision: Revision, finder: IngredientFinder): readonly LineFacts[] {
-  const found = known.get(revision);
-  if (found?.finder === finder) return found.facts;
-  const facts = revision.lines.map((line) => factsOf(line, finder));
-  known.set(revision, { finder, facts });
-  return facts;
+/** A recipe as it is written, weighed once: what every size of it is worked out from. */
+export interface WeighedRecipe {
+  revision: Revision;
+  /** Line by line, in the recipe's order. */
+  facts: readonly LineFacts[];
+  /** Edible grams by line id, of the lines of the batch that can be weighed. */
+  massG: ReadonlyMap<string, number>;
+  /** What a serving comes to. */
+  serving: Finished;
+  /** What all written servings come to. */
+  written: Finished;
+  /** Its steps as pots and bowls see them. */
+  flow: readonly FlowStep[];
+}
+
+/**
+ * Weighs a recipe, for scaling it to any number of sizes.
+ * @example const stew = weighRecipe(revision, finder); [4, 12, 40].map((n) => scaleWeighed(stew, { by: 'portions', portions: n }, options))
+ */
+export function weighRecipe(revision: Revision, finder: IngredientFinder): WeighedRecipe {
+  const facts = lineFacts(revision, finder);
+  return {
+    revision,
+    facts,
+    massG: new Map(
+      facts.flatMap((f): [string, number][] => (f.line.moment === 'batch' && f.writtenG !== undefined ? [[f.line.id, f.writtenG]] : [])),
+    ),
+    serving: finished(revision, 1),
+    written: finished(revision, revision.servings),
+    flow: flowOf(revision),
+  };
 }
