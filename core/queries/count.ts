@@ -3,12 +3,12 @@ import { lifeOf } from '#core/kitchen';
 import type { KnownDish } from '#core/store';
 import type { CountAnswer } from './answers.ts';
 import { portionMlOf, type World } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 import { todayOf } from './today.ts';
 
 /** What a first count needs: places, dishes that a name may mean, lives. */
-export function countAnswer(world: World, book: Book, now: Instant): CountAnswer {
-  const dishes = book.recipes().flatMap((recipe): KnownDish[] => {
+export function countAnswer(world: World, records: Records, now: Instant): CountAnswer {
+  const dishes = records.recipes().flatMap((recipe): KnownDish[] => {
     const revision = world.revision(recipe.revisionId);
     const life = revision && lifeOf(revision.storage, world.lives, world.household);
     return revision && life?.ok
@@ -25,7 +25,7 @@ export function countAnswer(world: World, book: Book, now: Instant): CountAnswer
   });
   return {
     today: todayOf(world, now),
-    storeId: book.storeId,
+    storeId: records.storeId,
     household: world.household,
     places: world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest'),
     dishes,

@@ -3,7 +3,7 @@ import { addDays, daysFrom, demand, sayPortions } from '#core/kitchen';
 import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { EatAnswer } from './answers.ts';
 import { packWarnings, sayWarning, type World } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';
 
@@ -13,10 +13,10 @@ const daysBack = 6;
 const evenings = 9;
 
 /** What comes out and when, what is left, who ate what. */
-export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
+export function eatAnswer(world: World, records: Records, now: Instant): EatAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;
-  const { stock, probable, past } = sharesNow(world, book, at);
+  const { stock, probable, past } = sharesNow(world, records, at);
   const brief = (p: PackState) => briefOf(p, at, world);
   const ordered = useFirst(stock, at).map((x) => x.pack);
   const sayAll = (packs: readonly PackState[], day: string): string[] => [
@@ -25,7 +25,7 @@ export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
   return {
     today,
-    supplies: suppliesNow(world, book, at),
+    supplies: suppliesNow(world, records, at),
     evenings: daysFrom(today, evenings).map((day) => {
       const d = demand(world.eaters, day, world.household.guests);
       const planned = stock.filter((p) => p.planned?.day === day);
@@ -43,7 +43,7 @@ export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
     fridge: ordered.filter((p) => statusOf(p) === 'fridge').map(brief),
     probable: probable.map(brief),
     past: past.map(brief),
-    recent: book.lately().map((r) => ({
+    recent: records.lately().map((r) => ({
       eventId: r.eventId,
       day: r.day,
       meal: r.meal,
@@ -56,8 +56,8 @@ export function eatAnswer(world: World, book: Book, now: Instant): EatAnswer {
     })),
     eaters: [...world.eaters],
     quiet: daysFrom(addDays(today, -daysBack), daysBack).filter(
-      (day) => !book.dinnerLogged(day) && demand(world.eaters, day, world.household.guests).quarters > 0,
+      (day) => !records.dinnerLogged(day) && demand(world.eaters, day, world.household.guests).quarters > 0,
     ),
-    tonightLogged: book.dinnerLogged(today),
+    tonightLogged: records.dinnerLogged(today),
   };
 }

@@ -1,4 +1,4 @@
-export type { Book, EatenEntry } from './book.ts';
+export type { Records, EatenEntry } from './records.ts';
 export { briefOf } from './brief.ts';
 export { countAnswer } from './count.ts';
 export { eatAnswer } from './eat.ts';

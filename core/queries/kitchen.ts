@@ -3,7 +3,7 @@ import { daysFrom, demand, isPresent } from '#core/kitchen';
 import { freeNow, momentOf, roomIn } from '#core/store';
 import type { KitchenAnswer } from './answers.ts';
 import type { World } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 import { openOf, recentSessions, viewOf } from './sessions.ts';
 import { sharesNow, todayOf } from './today.ts';
 
@@ -11,23 +11,23 @@ const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 const weeksShown = 4;
 
 /** Containers that the next session to be packed asks for. */
-function wantedNext(world: World, book: Book, now: Instant): Map<string, number> {
+function wantedNext(world: World, records: Records, now: Instant): Map<string, number> {
   const wanted = new Map<string, number>();
-  const next = openOf(recentSessions(world, book, todayOf(world, now))).find((s) => s.state.counts.packed < s.state.batches);
-  const session = next && book.sessions().find((s) => s.id === next.id);
+  const next = openOf(recentSessions(world, records, todayOf(world, now))).find((s) => s.state.counts.packed < s.state.batches);
+  const session = next && records.sessions().find((s) => s.id === next.id);
   if (session)
-    for (const b of viewOf(session, world, book, now).batches)
+    for (const b of viewOf(session, world, records, now).batches)
       if (b.packing.ok && !b.flags.packed)
         for (const g of b.packing.choice.groups) wanted.set(g.container.id, (wanted.get(g.container.id) ?? 0) + g.packs);
   return wanted;
 }
 
 /** Who eats, what there is to cook, pack and store in. */
-export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAnswer {
+export function kitchenAnswer(world: World, records: Records, now: Instant): KitchenAnswer {
   const at = momentOf(world.household, now);
   const days = daysFrom(at.today, weeksShown * 7);
-  const { stock } = sharesNow(world, book, at);
-  const wanted = wantedNext(world, book, now);
+  const { stock } = sharesNow(world, records, at);
+  const wanted = wantedNext(world, records, now);
   const asked = days.map((d) => demand(world.eaters, d, world.household.guests));
   return {
     household: world.written.household,
@@ -48,7 +48,7 @@ export function kitchenAnswer(world: World, book: Book, now: Instant): KitchenAn
     containers: freeNow(world.containers, world.usage).map((c) => ({ ...c, wanted: wanted.get(c.container.id) ?? 0 })),
     places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
     allergenNames: Object.fromEntries(world.allergenNames),
-    presets: [...book.presets()],
+    presets: [...records.presets()],
     materials: Object.fromEntries(world.materials),
   };
 }

@@ -13,17 +13,17 @@ import {
   type SessionView,
   type World,
 } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 
 /** Sessions whose day lies further back are listed by name only; nobody packs a year-old pot. */
 export const recentDays = 30;
 
 /** One session with everything derived. */
-export const viewOf = (session: Session, world: World, book: Book, now: Instant): SessionView =>
-  sessionView(session, book.eventsOf(session.id), book.packsOf(session.id), world, now);
+export const viewOf = (session: Session, world: World, records: Records, now: Instant): SessionView =>
+  sessionView(session, records.eventsOf(session.id), records.packsOf(session.id), world, now);
 
-function briefOf(session: Session, world: World, book: Book): SessionBrief {
-  const { state, dishes } = sessionStanding(session, book.eventsOf(session.id), book.packsOf(session.id), world);
+function briefOf(session: Session, world: World, records: Records): SessionBrief {
+  const { state, dishes } = sessionStanding(session, records.eventsOf(session.id), records.packsOf(session.id), world);
   return {
     id: session.id,
     name: session.name,
@@ -40,12 +40,12 @@ interface Standing {
 }
 
 /** Each by itself: one that cannot be worked out is named, and the others stand. */
-const standingOf = (world: World, book: Book, today: Day): Standing =>
-  book.keep(`sessions ${today}`, () => {
+const standingOf = (world: World, records: Records, today: Day): Standing =>
+  records.cached(`sessions ${today}`, () => {
     const standing: Standing = { made: [], broken: [] };
-    for (const s of book.sessions().filter((x) => x.day >= addDays(today, -recentDays))) {
+    for (const s of records.sessions().filter((x) => x.day >= addDays(today, -recentDays))) {
       try {
-        standing.made.push(briefOf(s, world, book));
+        standing.made.push(briefOf(s, world, records));
       } catch (error) {
         standing.broken.push({ table: 'session', id: s.id, name: s.name, why: error instanceof Error ? error.message : String(error) });
       }
@@ -54,21 +54,21 @@ const standingOf = (world: World, book: Book, today: Day): Standing =>
   });
 
 /** Sessions lately and to come, with where they stand. */
-export const recentSessions = (world: World, book: Book, today: Day): SessionBrief[] => standingOf(world, book, today).made;
+export const recentSessions = (world: World, records: Records, today: Day): SessionBrief[] => standingOf(world, records, today).made;
 
 /** Sessions whose figures cannot be worked out. */
-export const brokenSessions = (world: World, book: Book, today: Day): Unreadable[] => standingOf(world, book, today).broken;
+export const brokenSessions = (world: World, records: Records, today: Day): Unreadable[] => standingOf(world, records, today).broken;
 
 /** Not stored away yet: the next thing to do is on one of these. */
 export const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] =>
   sessions.filter((s) => s.state.batches > 0 && s.state.stage !== stages[stages.length - 1]).toSorted((a, b) => a.day.localeCompare(b.day));
 
-export function sessionsAnswer(world: World, book: Book, today: Day): SessionsAnswer {
-  const recent = recentSessions(world, book, today);
+export function sessionsAnswer(world: World, records: Records, today: Day): SessionsAnswer {
+  const recent = recentSessions(world, records, today);
   const known = new Set(recent.map((s) => s.id));
   return {
     sessions: recent.toSorted((a, b) => b.day.localeCompare(a.day)),
-    older: book
+    older: records
       .sessions()
       .filter((s) => !known.has(s.id))
       .map((s) => ({ id: s.id, name: s.name, day: s.day }))
@@ -77,8 +77,8 @@ export function sessionsAnswer(world: World, book: Book, today: Day): SessionsAn
 }
 
 /** What stands on the labels of a session's packs. */
-export function labelsAnswer(session: Session, world: World, book: Book, now: Instant): LabelsAnswer {
-  const packs = viewOf(session, world, book, now).batches.flatMap((b) => b.packs);
+export function labelsAnswer(session: Session, world: World, records: Records, now: Instant): LabelsAnswer {
+  const packs = viewOf(session, world, records, now).batches.flatMap((b) => b.packs);
   return {
     session,
     labels: packs.map((p) => labelContent(p, world.allergenNames, heatOfPack(p, world), labelAllergy(p, world))),

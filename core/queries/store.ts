@@ -4,14 +4,14 @@ import { cautionsFor } from '#core/safety';
 import { byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
 import type { PackAnswer, StoreAnswer } from './answers.ts';
 import { heatOfPack, labelAllergy, labelContent, labelSays, packAllergens, sayEvent, type World } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';
 
 /** The store by place, the soonest due first. */
-export function storeAnswer(world: World, book: Book, now: Instant): StoreAnswer {
+export function storeAnswer(world: World, records: Records, now: Instant): StoreAnswer {
   const at = momentOf(world.household, now);
-  const { stock, probable, past } = sharesNow(world, book, at);
+  const { stock, probable, past } = sharesNow(world, records, at);
   const brief = (p: PackState) => briefOf(p, at, world);
   return {
     today: at.today,
@@ -19,7 +19,7 @@ export function storeAnswer(world: World, book: Book, now: Instant): StoreAnswer
     packs: useFirst(stock, at).map((x) => brief(x.pack)),
     probable: probable.map(brief),
     past: past.map(brief),
-    dinners: suppliesNow(world, book, at).dinners.count,
+    dinners: suppliesNow(world, records, at).dinners.count,
   };
 }
 

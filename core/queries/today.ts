@@ -4,7 +4,7 @@ import { cautionsFor } from '#core/safety';
 import { dueOf, momentOf, sharesOf, type Moment, type Shares } from '#core/store';
 import type { FrameAnswer, TodayAnswer } from './answers.ts';
 import { printAgain, supplies, todayView, type Supplies, type World } from '#core/session';
-import type { Book } from './book.ts';
+import type { Records } from './records.ts';
 import { briefOf } from './brief.ts';
 import { brokenSessions, openOf, recentSessions } from './sessions.ts';
 
@@ -12,12 +12,13 @@ import { brokenSessions, openOf, recentSessions } from './sessions.ts';
 export const todayOf = (world: Pick<World, 'household'>, now: Instant): Day => dayOf(now, world.household.timeZone);
 
 /** What is in store, sorted once for all pages: it changes with the day and with what is logged. */
-export const sharesNow = (world: World, book: Book, at: Moment): Shares => book.keep(`shares ${at.today}`, () => sharesOf(world.packs, at));
+export const sharesNow = (world: World, records: Records, at: Moment): Shares =>
+  records.cached(`shares ${at.today}`, () => sharesOf(world.packs, at));
 
 /** Dinners, baby meals and broth with their runways, worked out once for all pages. */
-export const suppliesNow = (world: World, book: Book, at: Moment): Supplies =>
-  book.keep(`supplies ${at.today}`, () =>
-    supplies(world, at, book.eatenDays(at.today), book.dinnerLogged(at.today), sharesNow(world, book, at)),
+export const suppliesNow = (world: World, records: Records, at: Moment): Supplies =>
+  records.cached(`supplies ${at.today}`, () =>
+    supplies(world, at, records.eatenDays(at.today), records.dinnerLogged(at.today), sharesNow(world, records, at)),
   );
 
 /** The frame needs the figures, not the curves. */
@@ -27,48 +28,48 @@ const withoutPoints = (s: Supplies): Supplies => {
 };
 
 /** What stands around every page. */
-export function frameAnswer(world: World, book: Book, now: Instant, stopped: boolean): FrameAnswer {
+export function frameAnswer(world: World, records: Records, now: Instant, stopped: boolean): FrameAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;
-  const { stock } = sharesNow(world, book, at);
+  const { stock } = sharesNow(world, records, at);
   return {
     now,
     today,
     stopped,
-    storeId: book.storeId,
-    version: String(book.changes()),
+    storeId: records.storeId,
+    version: String(records.changes()),
     household: world.written.household,
     strip: stock
       .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, at) }))
       .toSorted((a, b) => (a.due.day ?? '').localeCompare(b.due.day ?? '') || a.code.localeCompare(b.code)),
-    supplies: withoutPoints(suppliesNow(world, book, at)),
-    open: openOf(recentSessions(world, book, today)),
+    supplies: withoutPoints(suppliesNow(world, records, at)),
+    open: openOf(recentSessions(world, records, today)),
     setup: {
       eaters: world.eaters.length > 0,
       gear: world.containers.length > 0 && world.places.length > 0,
       packs: world.packs.length > 0,
-      session: book.sessions().length > 0,
+      session: records.sessions().length > 0,
     },
     allergenNames: Object.fromEntries(world.allergenNames),
-    unreadable: [...book.unreadable(), ...brokenSessions(world, book, today)],
-    clashes: [...book.clashes()],
+    unreadable: [...records.unreadable(), ...brokenSessions(world, records, today)],
+    clashes: [...records.clashes()],
   };
 }
 
 /** Labels that Today names; the rest is counted. */
 const mostAgain = 6;
 
-export function todayAnswer(world: World, book: Book, now: Instant): TodayAnswer {
+export function todayAnswer(world: World, records: Records, now: Instant): TodayAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;
-  const open = openOf(recentSessions(world, book, today));
+  const open = openOf(recentSessions(world, records, today));
   const next = open.find((s) => s.day >= today) ?? open[0];
   const anchor = world.household.demoAnchor;
-  const again = book.keep(`print again ${today}`, () => sharesNow(world, book, at).stock.filter((p) => printAgain(p, world)));
+  const again = records.cached(`print again ${today}`, () => sharesNow(world, records, at).stock.filter((p) => printAgain(p, world)));
   return {
     today,
-    view: todayView(world, at, book.dinnerLogged(today), sharesNow(world, book, at)),
-    supplies: suppliesNow(world, book, at),
+    view: todayView(world, at, records.dinnerLogged(today), sharesNow(world, records, at)),
+    supplies: suppliesNow(world, records, at),
     ...(next && { next }),
     cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country),
     eaters: [...world.eaters],

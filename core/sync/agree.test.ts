@@ -7,7 +7,7 @@ import { testEater } from '../kitchen/fixtures.ts';
 import { testHousehold, testPack } from '../session/fixtures.ts';
 import { testGround } from './fixtures.ts';
 import { eatAnswer, frameAnswer, kitchenAnswer, packAnswer, storeAnswer, todayAnswer } from '#core/queries';
-import { worldOfGround } from './ground.ts';
+import { openSnapshot } from './snapshot.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 const today = '2026-11-24';
@@ -92,7 +92,7 @@ describe('every page says the same of one household', () => {
   it('of stock, dinners, room, what is past and what is not known', () => {
     fc.assert(
       fc.property(packs, table, (made, eaters) => {
-        const { world, book } = worldOfGround(
+        const { world, records } = openSnapshot(
           testGround({
             packs: made.map((m) => m.pack),
             places,
@@ -100,11 +100,11 @@ describe('every page says the same of one household', () => {
           }),
         );
         const at = momentOf(testHousehold, now);
-        const frame = frameAnswer(world, book, now, true);
-        const day = todayAnswer(world, book, now);
-        const eat = eatAnswer(world, book, now);
-        const store = storeAnswer(world, book, now);
-        const kitchen = kitchenAnswer(world, book, now);
+        const frame = frameAnswer(world, records, now, true);
+        const day = todayAnswer(world, records, now);
+        const eat = eatAnswer(world, records, now);
+        const store = storeAnswer(world, records, now);
+        const kitchen = kitchenAnswer(world, records, now);
 
         // stock, probably eaten and past: each pack in one of them, the same on every page
         const ids = (list: readonly { packId: string }[]): string[] => list.map((p) => p.packId).toSorted();

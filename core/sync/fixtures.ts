@@ -3,10 +3,10 @@ import { reheatRows, thawRows } from '#core/pack/data';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testHousehold, testSession, testWorld } from '../session/fixtures.ts';
-import type { Ground } from './ground.ts';
+import type { Snapshot } from './snapshot.ts';
 
 /** The same household as a device keeps it: one recipe, one session, a chest, nothing in store unless told otherwise. */
-export const testGround = (over: Partial<Ground> = {}): Ground => {
+export const testGround = (over: Partial<Snapshot> = {}): Snapshot => {
   const { places, equipment } = testWorld();
   const revision = testRevision();
   return {
@@ -38,7 +38,7 @@ export const testGround = (over: Partial<Ground> = {}): Ground => {
     thaws: [...thawRows],
     presets: [],
     allergenNames: [['al_celery', 'celery']],
-    heard: [],
+    acknowledged: [],
     ...over,
   };
 };

@@ -1,2 +1,2 @@
-export { afterWaiting, groundVersion, worldOfGround, type Ground, type WaitingEntries } from './ground.ts';
+export { withPending, snapshotVersion, openSnapshot, type Snapshot, type PendingEntries } from './snapshot.ts';
 export { differencesOf, mergeDocuments, type Difference, type Merged, type NameOf } from './merge.ts';

@@ -5,7 +5,7 @@ import { testContainer } from '../pack/fixtures.ts';
 import { testInstant } from '../store/fixtures.ts';
 import { testHousehold, testPack, testSession } from '../session/fixtures.ts';
 import { testGround } from './fixtures.ts';
-import { worldOfGround, type Ground } from '#core/sync';
+import { openSnapshot, type Snapshot } from '#core/sync';
 import {
   countAnswer,
   eatAnswer,
@@ -24,7 +24,7 @@ const today = '2026-11-24';
 const testTub = testContainer('tub1000', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870, heightMm: 100 });
 const tomorrow = { day: '2026-11-25', meal: 'dinner' as const };
 const passed = { day: '2026-11-21', meal: 'dinner' as const };
-const of = (over: Partial<Ground>) => worldOfGround(testGround(over));
+const of = (over: Partial<Snapshot>) => openSnapshot(testGround(over));
 
 describe('what stands around every page', () => {
   it('has a mark for each pack that is really there, the soonest due first', () => {
@@ -34,8 +34,8 @@ describe('what stands around every page', () => {
       testPack('doubtful', {}, { planned: passed }),
       testPack('thawed', { bestBy: '2027-03-01' }, { fridgeSince: '2026-11-23T18:00:00.000Z' }),
     ];
-    const { world, book } = of({ packs });
-    const frame = frameAnswer(world, book, now, true);
+    const { world, records } = of({ packs });
+    const frame = frameAnswer(world, records, now, true);
     expect(frame.strip.map((m) => m.packId)).toEqual(['thawed', 'soon', 'late']);
     expect(frame.strip[0]?.due.reason).toBe('fridge');
     expect(frame.supplies.dinners.runway.points).toEqual([]);
@@ -45,8 +45,8 @@ describe('what stands around every page', () => {
     expect(todayOf(world, '2026-11-24T16:00:00.000Z')).toBe('2026-11-25');
   });
   it('names what is not set up yet', () => {
-    const { world, book } = of({ eaters: [], sessions: [], places: [] });
-    expect(frameAnswer(world, book, now, false).setup).toEqual({ eaters: false, gear: false, packs: false, session: false });
+    const { world, records } = of({ eaters: [], sessions: [], places: [] });
+    expect(frameAnswer(world, records, now, false).setup).toEqual({ eaters: false, gear: false, packs: false, session: false });
   });
 });
 
@@ -58,25 +58,25 @@ describe('sessions', () => {
     day,
   });
   it('of long ago are listed by name only, the newest first', () => {
-    const { world, book } = of({
+    const { world, records } = of({
       sessions: [at('old', '2026-09-01'), at('older', '2026-06-01'), at('next', '2026-11-28'), at('last', '2026-11-14')],
     });
-    const answer = sessionsAnswer(world, book, today);
+    const answer = sessionsAnswer(world, records, today);
     expect(answer.sessions.map((s) => s.id)).toEqual(['next', 'last']);
     expect(answer.older.map((s) => s.id)).toEqual(['old', 'older']);
   });
   it('Today shows the next one, else the one left open', () => {
     const both = of({ sessions: [at('next', '2026-11-28'), at('last', '2026-11-14')] });
-    expect(todayAnswer(both.world, both.book, now).next?.id).toBe('next');
+    expect(todayAnswer(both.world, both.records, now).next?.id).toBe('next');
     const left = of({ sessions: [at('last', '2026-11-14')] });
-    expect(todayAnswer(left.world, left.book, now).next?.id).toBe('last');
+    expect(todayAnswer(left.world, left.records, now).next?.id).toBe('last');
     const none = of({ sessions: [] });
-    expect(todayAnswer(none.world, none.book, now).next).toBeUndefined();
+    expect(todayAnswer(none.world, none.records, now).next).toBeUndefined();
   });
   it('print a label for each pack, with the address when there is one', () => {
     const packs = [testPack('p', { sessionId: 's1', batchId: 'b1', name: 'Test stew' })];
-    const { world, book } = of({ sessionPacks: [['s1', packs]], household: { ...testHousehold, address: 'http://kitchen.home' } });
-    const labels = labelsAnswer(testSession(), world, book, now);
+    const { world, records } = of({ sessionPacks: [['s1', packs]], household: { ...testHousehold, address: 'http://kitchen.home' } });
+    const labels = labelsAnswer(testSession(), world, records, now);
     expect(labels).toMatchObject({ address: 'http://kitchen.home', labels: [{ name: 'Test stew', packId: 'p' }] });
   });
 });
@@ -89,15 +89,15 @@ describe('the store and the table', () => {
     testPack('rest', { name: 'Soup', portions: 2 }, { fridgeSince: '2026-11-24T08:00:00.000Z' }),
   ];
   it('keep what was probably eaten apart', () => {
-    const { world, book } = of({ packs });
-    const store = storeAnswer(world, book, now);
+    const { world, records } = of({ packs });
+    const store = storeAnswer(world, records, now);
     expect(store.packs.map((p) => p.packId)).not.toContain('doubt');
     expect(store.probable.map((p) => p.packId)).toEqual(['doubt']);
     expect(store.places[0]?.room.packs).toBe(2);
   });
   it('put the fridge apart, the frozen by their day, and packs on their evening', () => {
-    const { world, book } = of({ packs });
-    const eat = eatAnswer(world, book, now);
+    const { world, records } = of({ packs });
+    const eat = eatAnswer(world, records, now);
     expect(eat.fridge.map((p) => p.packId)).toEqual(['rest']);
     expect(eat.eatFirst.map((p) => p.packId)).toEqual(['pie', 'stew']);
     expect(eat.evenings).toHaveLength(9);
@@ -117,8 +117,8 @@ describe('the store and the table', () => {
       shares: [],
       guests: 0,
     };
-    const { world, book } = of({ eaters: [away], lately: [entry] });
-    expect(eatAnswer(world, book, now).quiet).toEqual(['2026-11-18', '2026-11-19', '2026-11-23']);
+    const { world, records } = of({ eaters: [away], lately: [entry] });
+    expect(eatAnswer(world, records, now).quiet).toEqual(['2026-11-18', '2026-11-19', '2026-11-23']);
   });
   it('say who ate what', () => {
     const lately = [
@@ -137,8 +137,8 @@ describe('the store and the table', () => {
         guests: 2,
       },
     ];
-    const { world, book } = of({ lately });
-    expect(eatAnswer(world, book, now)).toMatchObject({ tonightLogged: true, recent: [{ who: 'osk ½, guests 2' }] });
+    const { world, records } = of({ lately });
+    expect(eatAnswer(world, records, now)).toMatchObject({ tonightLogged: true, recent: [{ who: 'osk ½, guests 2' }] });
   });
 });
 
@@ -166,16 +166,16 @@ describe('one pack', () => {
 
 describe('the kitchen and the first count', () => {
   it('draw four weeks and count what the next session wants', () => {
-    const { world, book } = of({ containers: [{ ...testTub, owned: 3 }] });
-    const kitchen = kitchenAnswer(world, book, now);
+    const { world, records } = of({ containers: [{ ...testTub, owned: 3 }] });
+    const kitchen = kitchenAnswer(world, records, now);
     expect(kitchen.weeks.days).toHaveLength(28);
     expect(kitchen.weeks.quarters.every((q) => q === 4)).toBe(true);
     expect(kitchen.containers[0]).toMatchObject({ free: 3 });
     expect(kitchen.containers[0]?.wanted).toBeGreaterThan(0);
   });
   it('offer freezers only, and dishes with the storage row that decides', () => {
-    const { world, book } = of({});
-    const count = countAnswer(world, book, now);
+    const { world, records } = of({});
+    const count = countAnswer(world, records, now);
     expect(count.places.map((p) => p.id)).toEqual(['shed']);
     expect(count.dishes).toEqual([{ recipeId: 'rec1', name: 'Test stew', kind: 'meal', lifeRow: 'stew_meat', portionMl: 400 }]);
   });

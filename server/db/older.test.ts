@@ -80,7 +80,7 @@ describe.each(databases)('a household of an older Tambo: %s', (name) => {
       '/larder',
       '/sessions',
       '/find',
-      '/ground',
+      '/snapshot',
       `/sessions/${frame.open[0]!.id}`,
     ])
       await get(address);

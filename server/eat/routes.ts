@@ -9,8 +9,8 @@ export function eatRoutes(ctx: Context): Router {
   r.get(
     '/eat',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return eatAnswer(world, book, now);
+      const { world, records, now } = settingOf(ctx);
+      return eatAnswer(world, records, now);
     }),
   );
   return r;

@@ -17,7 +17,7 @@ import {
   type StoreAnswer,
   type TodayAnswer,
 } from '#core/queries';
-import { afterWaiting, worldOfGround, type Ground } from '#core/sync';
+import { withPending, openSnapshot, type Snapshot } from '#core/sync';
 import { testServer, type TestServer } from '../testing.ts';
 import { containers, eaters, equipment, files, household, places, platesADay, tubOuterMl } from './household.ts';
 
@@ -335,12 +335,12 @@ describe('a fortnight in a household of its own', () => {
   });
 
   it('agrees every evening of a fortnight, with two phones and one of them offline for days', async () => {
-    let kept: Ground | undefined;
+    let kept: Snapshot | undefined;
     for (let n = 1; n <= 14; n += 1) {
       const day = addDays(firstDay, n);
       s.clock.move(at(day, '19:30'));
       phone.offline = (n >= 3 && n <= 5) || (n >= 9 && n <= 12);
-      if (phone.offline) kept ??= await get<Ground>('/ground');
+      if (phone.offline) kept ??= await get<Snapshot>('/snapshot');
       else {
         await phone.deliver();
         kept = undefined;
@@ -376,9 +376,9 @@ describe('a fortnight in a household of its own', () => {
       if (!phone.offline) await agrees(`evening ${n}`);
       else if (kept) {
         // what the phone shows meanwhile: what it kept and what it logged itself, each thing once
-        const own = afterWaiting(kept, { events: phone.waiting, writes: [] });
-        const { world, book } = worldOfGround(own);
-        const shown = storeAnswer(world, book, s.clock.now());
+        const own = withPending(kept, { events: phone.waiting, writes: [] });
+        const { world, records } = openSnapshot(own);
+        const shown = storeAnswer(world, records, s.clock.now());
         const spent = new Map<string, number>();
         for (const e of new Map(phone.waiting.map((x) => [x.id, x])).values())
           if (e.type === 'eaten') spent.set(e.subjects[0]!, (spent.get(e.subjects[0]!) ?? 0) + e.data.shares[0]!.portions);
@@ -386,14 +386,14 @@ describe('a fortnight in a household of its own', () => {
           const now = shown.packs.find((x) => x.packId === q.packId);
           expect(now?.left ?? 0, `offline ${n}`).toBeCloseTo(q.left - (spent.get(q.packId) ?? 0), 9);
         }
-        expect(todayAnswer(world, book, s.clock.now()).supplies.dinners.count).toBe(shown.dinners);
+        expect(todayAnswer(world, records, s.clock.now()).supplies.dinners.count).toBe(shown.dinners);
       }
     }
     phone.offline = false;
     await phone.deliver();
     await agrees('when both are back');
     // sent again, whole, by a phone that heard no answer: nothing changes
-    const logged = (await get<Ground>('/ground')).packs.length;
+    const logged = (await get<Snapshot>('/snapshot')).packs.length;
     await agrees('after a second look');
     expect(logged).toBe(onPaper(() => true).length);
   });

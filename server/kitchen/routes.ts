@@ -15,8 +15,8 @@ export function kitchenRoutes(ctx: Context): Router {
   r.get(
     '/kitchen',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return kitchenAnswer(world, book, now);
+      const { world, records, now } = settingOf(ctx);
+      return kitchenAnswer(world, records, now);
     }),
   );
   r.get(

@@ -70,8 +70,8 @@ export function packRoutes(ctx: Context): Router {
   r.get(
     '/labels/:sessionId',
     answer((req): LabelsAnswer => {
-      const { world, book, now } = settingOf(ctx);
-      return labelsAnswer(sessionOf(ctx, param(req, 'sessionId')), world, book, now);
+      const { world, records, now } = settingOf(ctx);
+      return labelsAnswer(sessionOf(ctx, param(req, 'sessionId')), world, records, now);
     }),
   );
   r.get('/labels.pdf', (req, res, next) => {

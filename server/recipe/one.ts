@@ -62,8 +62,8 @@ const runsShown = 8;
 
 /** One recipe with all that its page works with while the cook types. */
 export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
-  const { world, book, now, today } = settingOf(ctx);
-  const { stock } = sharesNow(world, book, momentOf(world.household, now));
+  const { world, records, now, today } = settingOf(ctx);
+  const { stock } = sharesNow(world, records, momentOf(world.household, now));
   const found = world.recipe(id);
   if (!found) throw notFound('A recipe', id);
   const { recipe, revision } = found;

@@ -29,9 +29,9 @@ function inOwnTray(draft: RecipeDraft, containers: readonly Container[]): Recipe
 
 /** Portions in store by recipe: what every other page counts, so without what was probably eaten or is past. */
 function inStore(ctx: Context): Map<string, number> {
-  const { world, book, now } = settingOf(ctx);
+  const { world, records, now } = settingOf(ctx);
   const left = new Map<string, number>();
-  for (const p of sharesNow(world, book, momentOf(world.household, now)).stock)
+  for (const p of sharesNow(world, records, momentOf(world.household, now)).stock)
     if (p.recipeId !== undefined) left.set(p.recipeId, (left.get(p.recipeId) ?? 0) + p.left);
   return left;
 }

@@ -4,7 +4,7 @@ import { type SessionView } from '#core/session';
 import { viewOf } from '#core/queries';
 import { documentById, schema } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';
-import { settingOf } from './book.ts';
+import { settingOf } from './records.ts';
 
 export function sessionOf(ctx: Context, id: string): Session {
   const session = documentById(ctx.db, 'session', id);
@@ -14,8 +14,8 @@ export function sessionOf(ctx: Context, id: string): Session {
 
 /** One session with everything derived. */
 export function sessionViewOf(ctx: Context, session: Session): SessionView {
-  const { world, book, now } = settingOf(ctx);
-  return viewOf(session, world, book, now);
+  const { world, records, now } = settingOf(ctx);
+  return viewOf(session, world, records, now);
 }
 
 /** When a recipe was last packed, from the newest pack of it. */

@@ -36,7 +36,7 @@ async function addresses(): Promise<string[]> {
       '/recipes',
       '/sessions',
       '/find',
-      '/ground',
+      '/snapshot',
       '/history',
       '/backups',
     ],

@@ -3,11 +3,11 @@ import { capital, sayDay, sayDayYear } from '#core/kitchen';
 import type { FindEntry } from '#core/queries';
 import { allDocuments, referenceRows, schema } from '../db/index.ts';
 import type { Context } from '../http.ts';
-import { keptSince } from './kept.ts';
+import { cachedSince } from './cache.ts';
 import { packsInStore, worldOf } from './world.ts';
 
 /** Everything the finder can go to in this household; the page does the finding, so that it works without a connection. */
-export const findIndex = (ctx: Context): FindEntry[] => keptSince(ctx.db, 'find', () => readIndex(ctx));
+export const findIndex = (ctx: Context): FindEntry[] => cachedSince(ctx.db, 'find', () => readIndex(ctx));
 
 function readIndex(ctx: Context): FindEntry[] {
   const world = worldOf(ctx.db);

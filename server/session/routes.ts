@@ -5,7 +5,7 @@ import { documentById } from '../db/index.ts';
 import { asksForCopy } from '../files/away.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
-import { groundOf, settingOf } from './book.ts';
+import { snapshotOf, settingOf } from './records.ts';
 import { findIndex } from './find.ts';
 
 /** The frame, Today, sessions as all stations see them, the fit check of a draft plan, the finder's list, and the household for a device to keep. */
@@ -14,20 +14,20 @@ export function sessionRoutes(ctx: Context): Router {
   r.get(
     '/frame',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return frameAnswer(world, book, now, ctx.clock.stopped);
+      const { world, records, now } = settingOf(ctx);
+      return frameAnswer(world, records, now, ctx.clock.stopped);
     }),
   );
   r.get(
     '/today',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return { ...todayAnswer(world, book, now), ...(asksForCopy(ctx) && { takeCopy: true }) };
+      const { world, records, now } = settingOf(ctx);
+      return { ...todayAnswer(world, records, now), ...(asksForCopy(ctx) && { takeCopy: true }) };
     }),
   );
   r.get(
-    '/ground',
-    answer(() => groundOf(ctx)),
+    '/snapshot',
+    answer(() => snapshotOf(ctx)),
   );
   r.get(
     '/find',
@@ -36,8 +36,8 @@ export function sessionRoutes(ctx: Context): Router {
   r.get(
     '/sessions',
     answer(() => {
-      const { world, book, today } = settingOf(ctx);
-      return sessionsAnswer(world, book, today);
+      const { world, records, today } = settingOf(ctx);
+      return sessionsAnswer(world, records, today);
     }),
   );
   r.get(

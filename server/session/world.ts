@@ -30,7 +30,7 @@ import {
 import type { ContainerUse, PackState } from '#core/store';
 import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { eventsOf, newestOfTable, packsWhere, tableEvents, yieldEvents } from '../events/index.ts';
-import { keptSince, loggedSince, touchedSince } from './kept.ts';
+import { cachedSince, loggedSince, touchedSince } from './cache.ts';
 
 /** What a household is before anybody has said anything. */
 export const newHousehold: Household = {
@@ -119,7 +119,7 @@ function storedRevision(db: Db, id: string): Revision | undefined {
 
 /** Weighed batches by recipe. */
 export const weighedRuns = (db: Db): Map<string, Run[]> =>
-  keptSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => storedRevision(db, id)));
+  cachedSince(db, 'runs', () => runsOf(allDocuments(db, 'session'), yieldEvents(db, 'weighed'), (id) => storedRevision(db, id)));
 
 /** What is worked out from documents and tables, for as long as they stand. */
 const memos = new WeakMap<Db, Memo>();
@@ -137,7 +137,7 @@ const inStore = inArray(schema.packState.status, ['unplaced', 'frozen', 'fridge'
 
 /** The stock by pack, brought forward by the packs that events spoke of since it was last read. */
 function stockOf(db: Db): ReadonlyMap<string, PackState> {
-  return keptSince<ReadonlyMap<string, PackState>>(db, 'stock', (before) => {
+  return cachedSince<ReadonlyMap<string, PackState>>(db, 'stock', (before) => {
     const touched = before && touchedSince(db, before.version.events);
     const fresh = packsWhere(db, touched ? and(inStore, inArray(schema.packState.packId, touched)) : inStore);
     if (!touched) return new Map(fresh.map((p) => [p.packId, p]));
@@ -150,11 +150,11 @@ function stockOf(db: Db): ReadonlyMap<string, PackState> {
 
 /** Packs that hold food, by code. */
 export const packsInStore = (db: Db): PackState[] =>
-  keptSince(db, 'packs', () => [...stockOf(db).values()].sort((a, b) => (a.code < b.code ? -1 : 1)));
+  cachedSince(db, 'packs', () => [...stockOf(db).values()].sort((a, b) => (a.code < b.code ? -1 : 1)));
 
 /** Packs of one session, empty ones too; read again when something was said of one of them, or one was filled from it. */
 export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
-  keptSince(db, `packs of ${sessionId}`, (before) => {
+  cachedSince(db, `packs of ${sessionId}`, (before) => {
     const own = eq(schema.packState.sessionId, sessionId);
     const touched = before && touchedSince(db, before.version.events);
     if (!touched) return packsWhere(db, own);
@@ -168,7 +168,7 @@ export const packsOfSession = (db: Db, sessionId: string): PackState[] =>
 
 /** Events that speak of a session; read again when another one does. */
 export const eventsOfSession = (db: Db, sessionId: string): readonly TamboEvent[] =>
-  keptSince<readonly TamboEvent[]>(db, `events of ${sessionId}`, (before) => {
+  cachedSince<readonly TamboEvent[]>(db, `events of ${sessionId}`, (before) => {
     const touched = before && touchedSince(db, before.version.events);
     return touched && !touched.includes(sessionId) ? before.value : eventsOf(db, sessionId);
   });
@@ -178,7 +178,7 @@ const fillsOrEmpties = ['filled', 'eaten', 'given', 'discarded', 'lost', 'found'
 
 /** How the containers are used, counted by the database. */
 const containerUsage = (db: Db): ReadonlyMap<string, ContainerUse> =>
-  keptSince<ReadonlyMap<string, ContainerUse>>(db, 'usage', (before) =>
+  cachedSince<ReadonlyMap<string, ContainerUse>>(db, 'usage', (before) =>
     before && !loggedSince(db, before.version.events, fillsOrEmpties) ? before.value : countUsage(db),
   );
 
@@ -219,11 +219,11 @@ function tableOf(db: Db, written: AtTable['written']): AtTable {
 }
 
 /** The world as the database has it now. */
-export const worldOf = (db: Db): World => keptSince(db, 'world', () => readWorld(db));
+export const worldOf = (db: Db): World => cachedSince(db, 'world', () => readWorld(db));
 
 function readWorld(db: Db): World {
   const reference = referenceOf(db);
-  const documents = keptSince(
+  const documents = cachedSince(
     db,
     'documents',
     () => ({
@@ -246,7 +246,7 @@ function readWorld(db: Db): World {
   // by the household as it is written: what was said of single meals changes no amount
   const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder }, memo);
   // read again when something is planned or changed, so that a session's minutes stand still while it is cooked
-  const times = keptSince(
+  const times = cachedSince(
     db,
     'times',
     () =>
@@ -293,7 +293,7 @@ function unitsOfBroth(db: Db, packIds: readonly string[]): ReadonlyMap<string, n
 
 /** What was eaten lately, by group and day, in each group's units; older than a dozen half-lives weighs nothing. */
 export const eatenDays = (db: Db, today: string): EatenDay[] =>
-  keptSince(db, `eaten until ${today}`, (before) =>
+  cachedSince(db, `eaten until ${today}`, (before) =>
     before && !loggedSince(db, before.version.events, ['eaten', 'filled', 'undone']) ? before.value : sumEaten(db, today),
   );
 

@@ -46,15 +46,15 @@ export function storeRoutes(ctx: Context): Router {
   r.get(
     '/store',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return storeAnswer(world, book, now);
+      const { world, records, now } = settingOf(ctx);
+      return storeAnswer(world, records, now);
     }),
   );
   r.get(
     '/count',
     answer(() => {
-      const { world, book, now } = settingOf(ctx);
-      return countAnswer(world, book, now);
+      const { world, records, now } = settingOf(ctx);
+      return countAnswer(world, records, now);
     }),
   );
   r.get(

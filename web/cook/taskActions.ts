@@ -13,7 +13,7 @@ interface PendingTask {
 
 /** Tasks closed or started here but not sent yet count at once. */
 export function usePending(sessionId: string): ReadonlyMap<string, PendingTask> {
-  const waiting = useAppSelector((s) => s.outbox.waiting);
+  const waiting = useAppSelector((s) => s.outbox.pending);
   const map = new Map<string, PendingTask>();
   for (const w of waiting) {
     if (w.kind !== 'event') continue;

@@ -64,19 +64,19 @@ function ToSettle({ data }: { data: FrameAnswer | undefined }) {
 
 /** No connection, what waits here, what the server would not keep, a newer version: said plainly, nothing lost. */
 function Notes({ zone }: { zone: string }) {
-  const { waiting, refused, online, shut, notNow, asOf, notKept } = useAppSelector((s) => s.outbox);
+  const { pending, refused, online, shut, notNow, asOf, notKept } = useAppSelector((s) => s.outbox);
   const newVersion = useNewVersion();
   return (
     <>
       {!online && (
         <div className="banner note warn" role="status">
           <b>{shut ? 'This device is not let in, kept here.' : (notNow ?? 'No connection, kept here.')}</b>{' '}
-          {waiting.length > 0
-            ? `${waiting.length === 1 ? `“${waiting[0]?.label ?? ''}” waits` : `${waiting.length} entries wait`} on this device and ${
-                waiting.length === 1 ? 'is' : 'are'
+          {pending.length > 0
+            ? `${pending.length === 1 ? `“${pending[0]?.label ?? ''}” waits` : `${pending.length} entries wait`} on this device and ${
+                pending.length === 1 ? 'is' : 'are'
               } sent when Tambo ${shut ? 'lets it in' : 'answers'} again. `
             : ''}
-          {asOf ? `You see the household of ${clockOf(asOf, zone)}${waiting.length > 0 ? ' with what you entered since' : ''}. ` : ''}
+          {asOf ? `You see the household of ${clockOf(asOf, zone)}${pending.length > 0 ? ' with what you entered since' : ''}. ` : ''}
           Go on working.
         </div>
       )}

@@ -8,7 +8,7 @@ const showMs = 10_000;
 /** What was just done, with undo for ten seconds; later it is in History. */
 export function ToastBar() {
   const toast = useAppSelector((s) => s.toast.current);
-  const waiting = useAppSelector((s) => s.outbox.waiting.length > 0 && !s.outbox.online);
+  const waiting = useAppSelector((s) => s.outbox.pending.length > 0 && !s.outbox.online);
   const dispatch = useAppDispatch();
   const { undo } = useCommands();
   useEffect(() => {

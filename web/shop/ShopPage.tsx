@@ -13,7 +13,7 @@ type Ticked = ListedLine['ticked'] | 'none';
 
 /** Ticks that still wait on this device count at once. */
 function usePendingTicks(sessionId: string): ReadonlyMap<string, { ticked: Ticked; id: string }> {
-  const waiting = useAppSelector((s) => s.outbox.waiting);
+  const waiting = useAppSelector((s) => s.outbox.pending);
   const pending = new Map<string, { ticked: Ticked; id: string }>();
   for (const w of waiting) {
     if (w.kind !== 'event') continue;

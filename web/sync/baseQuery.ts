@@ -5,7 +5,7 @@ import {
   type FetchBaseQueryError,
   type FetchBaseQueryMeta,
 } from '@reduxjs/toolkit/query/react';
-import { heard, offline, type OutboxState } from './outboxSlice.ts';
+import { reached, offline, type OutboxState } from './outboxSlice.ts';
 
 const network = fetchBaseQuery({ baseUrl: '/api' });
 
@@ -26,7 +26,7 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
   const state = (): OutboxState => (api.getState() as { outbox: OutboxState }).outbox;
   if (!silent) {
     if (!state().online) {
-      api.dispatch(heard());
+      api.dispatch(reached());
       backAgain.dispatchEvent(new Event('back'));
     }
     return result;
@@ -37,7 +37,7 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
   }
   // its own part of the app, brought in once the household is kept; before that there is nothing to answer from
   const local = await import('./local.ts').then(
-    ({ localAnswer }) => localAnswer(args, state().waiting),
+    ({ localAnswer }) => localAnswer(args, state().pending),
     () => undefined,
   );
   api.dispatch(offline(local?.at));

@@ -1,17 +1,17 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { RefusedEntry, Waiting } from './outboxSlice.ts';
+import type { RefusedEntry, PendingEntry } from './outboxSlice.ts';
 
 /** An entry before the device has given it its place in the queue. */
-export type NewEntry = Waiting extends infer W ? (W extends Waiting ? Omit<W, 'seq'> : never) : never;
+export type NewEntry = PendingEntry extends infer W ? (W extends PendingEntry ? Omit<W, 'seq'> : never) : never;
 
 interface Shape extends DBSchema {
   /** What waits to be sent, in order. */
   queue: { key: number; value: NewEntry };
   /** Sent since the household was last kept: pages without a connection need both. */
-  sent: { key: number; value: Waiting };
+  sent: { key: number; value: PendingEntry };
   /** What the server would not take, until the cook has seen it. */
   refused: { key: number; value: RefusedEntry };
-  /** The household as it was last heard, as text. */
+  /** The household as it was last reached, as text. */
   kept: { key: 'household'; value: { storeId: string; at: string; text: string; version?: number } };
 }
 

@@ -12,60 +12,60 @@ import {
   todayAnswer,
   todayOf,
   viewOf,
-  type Book,
+  type Records,
 } from '#core/queries';
-import { afterWaiting, worldOfGround } from '#core/sync';
+import { withPending, openSnapshot } from '#core/sync';
 import type { TamboEvent } from '#core/contract';
 import { now } from './clock.ts';
-import { keptHousehold, since } from './household.ts';
-import type { Waiting } from './outboxSlice.ts';
+import { cachedSnapshot, since } from './snapshot.ts';
+import type { PendingEntry } from './outboxSlice.ts';
 
 /** An answer made on this device, or why there is none; undefined when this address cannot be answered here. */
 export type LocalAnswer = { at: string } & ({ data: unknown } | { missing: string });
 
-let made: { waiting: readonly Waiting[]; at: string; world: World; book: Book; events: readonly TamboEvent[] } | undefined;
+let made: { pending: readonly PendingEntry[]; at: string; world: World; records: Records; events: readonly TamboEvent[] } | undefined;
 
-async function household(waiting: readonly Waiting[]) {
-  const kept = await keptHousehold();
+async function household(pending: readonly PendingEntry[]) {
+  const kept = await cachedSnapshot();
   if (!kept) return undefined;
-  if (made?.waiting !== waiting || made.at !== kept.at) {
-    const entries = since(waiting);
-    made = { waiting, at: kept.at, events: entries.events, ...worldOfGround(afterWaiting(kept.ground, entries)) };
+  if (made?.pending !== pending || made.at !== kept.at) {
+    const entries = since(pending);
+    made = { pending, at: kept.at, events: entries.events, ...openSnapshot(withPending(kept.snapshot, entries)) };
   }
   return made;
 }
 
 /** A page's data from the household kept here and what waits, by the same functions as the server's. */
-export async function localAnswer(path: string, waiting: readonly Waiting[]): Promise<LocalAnswer | undefined> {
-  const found = await household(waiting);
+export async function localAnswer(path: string, pending: readonly PendingEntry[]): Promise<LocalAnswer | undefined> {
+  const found = await household(pending);
   if (!found) return undefined;
-  const { world, book, at, events } = found;
+  const { world, records, at, events } = found;
   const instant = now();
   const [, station = '', rest] = /^\/([a-z]+)(?:\/([^?]+))?/.exec(path) ?? [];
   const id = decodeURIComponent(rest ?? '');
-  const session = book.sessions().find((s) => s.id === id);
+  const session = records.sessions().find((s) => s.id === id);
   switch (station) {
     case 'frame':
-      return { at, data: frameAnswer(world, book, instant, false) };
+      return { at, data: frameAnswer(world, records, instant, false) };
     case 'today':
-      return { at, data: todayAnswer(world, book, instant) };
+      return { at, data: todayAnswer(world, records, instant) };
     case 'eat':
-      return { at, data: eatAnswer(world, book, instant) };
+      return { at, data: eatAnswer(world, records, instant) };
     case 'store':
-      return { at, data: storeAnswer(world, book, instant) };
+      return { at, data: storeAnswer(world, records, instant) };
     case 'kitchen':
-      return { at, data: kitchenAnswer(world, book, instant) };
+      return { at, data: kitchenAnswer(world, records, instant) };
     case 'count':
-      return { at, data: countAnswer(world, book, instant) };
+      return { at, data: countAnswer(world, records, instant) };
     case 'sessions':
-      if (!id) return { at, data: sessionsAnswer(world, book, todayOf(world, instant)) };
-      return session ? { at, data: viewOf(session, world, book, instant) } : { at, missing: 'This session is not kept on this device.' };
+      if (!id) return { at, data: sessionsAnswer(world, records, todayOf(world, instant)) };
+      return session ? { at, data: viewOf(session, world, records, instant) } : { at, missing: 'This session is not kept on this device.' };
     case 'labels':
       return session
-        ? { at, data: labelsAnswer(session, world, book, instant) }
+        ? { at, data: labelsAnswer(session, world, records, instant) }
         : { at, missing: 'This session is not kept on this device.' };
     case 'packs': {
-      const packs = [...world.packs, ...book.sessions().flatMap((s) => book.packsOf(s.id))];
+      const packs = [...world.packs, ...records.sessions().flatMap((s) => records.packsOf(s.id))];
       const read = readCode(
         id,
         packs.map((p) => p.code),

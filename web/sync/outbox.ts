@@ -13,11 +13,11 @@ import {
   toldLater,
   wasRefused,
   type RefusedEntry,
-  type Waiting,
+  type PendingEntry,
 } from './outboxSlice.ts';
 import { deviceStore, type NewEntry } from './deviceStore.ts';
 import { forgetDone } from './intents.ts';
-import { keepSoon, loadSent, noteSent } from './household.ts';
+import { cacheSoon, loadSent, noteSent } from './snapshot.ts';
 import { Again, DoorShut, Sender } from './sending.ts';
 import type { AppStore } from './store.ts';
 
@@ -49,7 +49,7 @@ async function dropSentElsewhere(appStore: AppStore): Promise<void> {
     const there = new Set<number>(await (await deviceStore()).getAllKeys('queue'));
     const gone = appStore
       .getState()
-      .outbox.waiting.map((w) => w.seq)
+      .outbox.pending.map((w) => w.seq)
       .filter((seq) => seq < firstInMemory && !there.has(seq) && !answered.has(seq));
     if (gone.length === 0) return;
     appStore.dispatch(sentElsewhere(gone));
@@ -63,7 +63,7 @@ async function dropSentElsewhere(appStore: AppStore): Promise<void> {
  * What the server has answered leaves the queue: taken entries are needed without a connection until the household is kept anew,
  * refused ones stay until the cook puts them aside.
  */
-async function moveOn(gone: readonly number[], kept: readonly Waiting[], refused: readonly RefusedEntry[]): Promise<void> {
+async function moveOn(gone: readonly number[], kept: readonly PendingEntry[], refused: readonly RefusedEntry[]): Promise<void> {
   try {
     const tx = (await deviceStore()).transaction(['queue', 'sent', 'refused'], 'readwrite');
     await Promise.all([
@@ -78,7 +78,7 @@ async function moveOn(gone: readonly number[], kept: readonly Waiting[], refused
 }
 
 async function flush(): Promise<void> {
-  if (!store || sending || store.getState().outbox.waiting.length === 0) return;
+  if (!store || sending || store.getState().outbox.pending.length === 0) return;
   sending = true;
   clearTimeout(retryTimer);
   let failed = true;
@@ -97,7 +97,7 @@ async function flush(): Promise<void> {
 async function sendAll(): Promise<boolean> {
   if (!store) return true;
   await dropSentElsewhere(store);
-  const unsent = (): Waiting[] => store?.getState().outbox.waiting.filter((w) => !answered.has(w.seq)) ?? [];
+  const unsent = (): PendingEntry[] => store?.getState().outbox.pending.filter((w) => !answered.has(w.seq)) ?? [];
   try {
     while (unsent().length > 0) {
       while (unsent().length > 0) {
@@ -126,7 +126,7 @@ async function sendAll(): Promise<boolean> {
       await Promise.all(store.dispatch(api.util.getRunningQueriesThunk()));
       store.dispatch(sent([...answered]));
       answered.clear();
-      keepSoon();
+      cacheSoon();
     }
     return true;
   } catch (error) {
@@ -161,7 +161,7 @@ export async function enqueue(entries: NewEntry[]): Promise<void> {
     seqs = entries.map(() => (memorySeq += 1));
     store?.dispatch(notKept());
   }
-  store?.dispatch(added(entries.map((entry, i) => ({ ...entry, seq: seqs[i] ?? (memorySeq += 1) }) as Waiting)));
+  store?.dispatch(added(entries.map((entry, i) => ({ ...entry, seq: seqs[i] ?? (memorySeq += 1) }) as PendingEntry)));
   if (store && !store.getState().outbox.online) store.dispatch(api.util.invalidateTags(['World']));
   void flush();
 }
@@ -171,15 +171,15 @@ export function startOutbox(appStore: AppStore): void {
   store = appStore;
   void (async () => {
     try {
-      const left = (await (await deviceStore()).getAll('queue')) as Waiting[];
-      if (left.length > 0) appStore.dispatch(loaded([...left, ...appStore.getState().outbox.waiting]));
+      const left = (await (await deviceStore()).getAll('queue')) as PendingEntry[];
+      if (left.length > 0) appStore.dispatch(loaded([...left, ...appStore.getState().outbox.pending]));
       for (const r of await (await deviceStore()).getAll('refused')) appStore.dispatch(wasRefused(r));
       await loadSent();
     } catch {
       // no device store: nothing was left waiting
     }
     void flush();
-    keepSoon();
+    cacheSoon();
   })();
   // where no service worker may keep the app, the part that answers without a connection is at least in the page
   setTimeout(() => void import('./local.ts').catch(() => undefined), localAfterMs);
@@ -188,7 +188,7 @@ export function startOutbox(appStore: AppStore): void {
     void flush();
     // what others did meanwhile
     appStore.dispatch(api.util.invalidateTags(['World']));
-    keepSoon();
+    cacheSoon();
   };
   window.addEventListener('online', again);
   backAgain.addEventListener('back', again);

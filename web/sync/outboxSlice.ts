@@ -2,7 +2,7 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { Refusal, TamboEvent, UndoRequest, WriteRequest } from '#core/contract';
 
 /** One thing that waits to be sent. */
-export type Waiting = { seq: number; label: string } & (
+export type PendingEntry = { seq: number; label: string } & (
   { kind: 'event'; body: TamboEvent } | { kind: 'write'; body: WriteRequest } | { kind: 'undo'; body: UndoRequest }
 );
 
@@ -12,15 +12,15 @@ export interface RefusedEntry {
   message: string;
   refusals: Refusal[];
   /** What was entered, whole. */
-  entry: Waiting;
+  entry: PendingEntry;
 }
 
 export interface OutboxState {
-  waiting: Waiting[];
+  pending: PendingEntry[];
   /** What the server would not keep; shown until it is put aside. */
   refused: RefusedEntry[];
   online: boolean;
-  /** When the household shown was last heard, while there is no connection. */
+  /** When the household shown was last reached, while there is no connection. */
   asOf?: string;
   /** The household does not let this device in: what was entered waits until it does. */
   shut: boolean;
@@ -30,30 +30,30 @@ export interface OutboxState {
   notKept: boolean;
 }
 
-const initialState: OutboxState = { waiting: [], refused: [], online: true, shut: false, notKept: false };
+const initialState: OutboxState = { pending: [], refused: [], online: true, shut: false, notKept: false };
 
 export const outboxSlice = createSlice({
   name: 'outbox',
   initialState,
   reducers: {
-    loaded: (state, action: PayloadAction<Waiting[]>) => {
-      state.waiting = action.payload;
+    loaded: (state, action: PayloadAction<PendingEntry[]>) => {
+      state.pending = action.payload;
     },
-    added: (state, action: PayloadAction<Waiting[]>) => {
-      state.waiting.push(...action.payload);
+    added: (state, action: PayloadAction<PendingEntry[]>) => {
+      state.pending.push(...action.payload);
     },
     sent: (state, action: PayloadAction<number[]>) => {
       const gone = new Set(action.payload);
-      state.waiting = state.waiting.filter((w) => !gone.has(w.seq));
+      state.pending = state.pending.filter((w) => !gone.has(w.seq));
       state.online = true;
       state.shut = false;
       delete state.notNow;
-      if (state.waiting.length === 0) state.notKept = false;
+      if (state.pending.length === 0) state.notKept = false;
     },
     /** Another tab of this device sent them. */
     sentElsewhere: (state, action: PayloadAction<number[]>) => {
       const gone = new Set(action.payload);
-      state.waiting = state.waiting.filter((w) => !gone.has(w.seq));
+      state.pending = state.pending.filter((w) => !gone.has(w.seq));
     },
     shut: (state) => {
       state.shut = true;
@@ -71,7 +71,7 @@ export const outboxSlice = createSlice({
       state.online = false;
       if (action.payload !== undefined) state.asOf = action.payload;
     },
-    heard: (state) => {
+    reached: (state) => {
       state.online = true;
     },
     notKept: (state) => {
@@ -80,4 +80,4 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { loaded, added, sent, sentElsewhere, shut, toldLater, wasRefused, putAside, offline, heard, notKept } = outboxSlice.actions;
+export const { loaded, added, sent, sentElsewhere, shut, toldLater, wasRefused, putAside, offline, reached, notKept } = outboxSlice.actions;

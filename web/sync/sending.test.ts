@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { TamboEvent } from '#core/contract';
-import type { Waiting } from './outboxSlice.ts';
+import type { PendingEntry } from './outboxSlice.ts';
 import { Again, DoorShut, Sender, type Answered, type Post } from './sending.ts';
 
-const event = (seq: number): Waiting => ({ seq, label: `entry ${seq}`, kind: 'event', body: { id: `e${seq}` } as TamboEvent }) as Waiting;
-const write = (seq: number): Waiting => ({ seq, label: `write ${seq}`, kind: 'write', body: { writeId: `w${seq}` } }) as Waiting;
-const events = (n: number): Waiting[] => Array.from({ length: n }, (_, i) => event(i + 1));
+const event = (seq: number): PendingEntry =>
+  ({ seq, label: `entry ${seq}`, kind: 'event', body: { id: `e${seq}` } as TamboEvent }) as PendingEntry;
+const write = (seq: number): PendingEntry => ({ seq, label: `write ${seq}`, kind: 'write', body: { writeId: `w${seq}` } }) as PendingEntry;
+const events = (n: number): PendingEntry[] => Array.from({ length: n }, (_, i) => event(i + 1));
 const answer = (status: number, body: unknown): Response => new Response(JSON.stringify(body), { status });
 const kept = (body: unknown): Response =>
   answer(200, { answers: (body as TamboEvent[]).map((e) => ({ id: e.id, status: 'kept' })), now: '2026-11-24T16:00:00.000Z' });
@@ -16,21 +17,21 @@ const always =
     Promise.resolve(answer(status, body));
 
 /** Sends until nothing waits; what was refused, in order. A server that is asked to wait is asked again at once. */
-async function drained(sender: Sender, list: readonly Waiting[]): Promise<{ refused: number[]; sendings: number }> {
-  let waiting = [...list];
+async function drained(sender: Sender, list: readonly PendingEntry[]): Promise<{ refused: number[]; sendings: number }> {
+  let pending = [...list];
   const refused: number[] = [];
   let sendings = 0;
-  while (waiting.length > 0 && sendings < 5000) {
+  while (pending.length > 0 && sendings < 5000) {
     sendings += 1;
     let a: Answered;
     try {
-      a = await sender.send(waiting);
+      a = await sender.send(pending);
     } catch (error) {
       if (error instanceof Again) continue;
       throw error;
     }
     refused.push(...a.refused.map((r) => r.entry.seq));
-    waiting = waiting.filter((w) => !a.gone.includes(w.seq));
+    pending = pending.filter((w) => !a.gone.includes(w.seq));
   }
   return { refused, sendings };
 }

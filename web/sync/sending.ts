@@ -1,10 +1,10 @@
 import type { Refusal, TamboEvent, UndoRequest, WriteRequest } from '#core/contract';
-import type { Waiting } from './outboxSlice.ts';
+import type { PendingEntry } from './outboxSlice.ts';
 
 /** What the door said to what was sent. */
 export interface Answered {
   gone: number[];
-  refused: { entry: Waiting; message: string; refusals: Refusal[] }[];
+  refused: { entry: PendingEntry; message: string; refusals: Refusal[] }[];
   /** The server's time, when it told. */
   now?: string;
 }
@@ -64,7 +64,7 @@ export class Sender {
    * Sends the first of what waits: a batch of events, or one write. One entry that breaks a batch is found by halving and set aside alone.
    * @throws Again, DoorShut, and what `post` throws without a connection; nothing is gone then
    */
-  async send(entries: readonly Waiting[]): Promise<Answered> {
+  async send(entries: readonly PendingEntry[]): Promise<Answered> {
     const first = entries[0];
     if (!first) return { gone: [], refused: [] };
     if (first.kind !== 'event') return this.sendOne(first);
@@ -72,7 +72,7 @@ export class Sender {
     return this.sendEvents(entries.slice(0, firstOther < 0 ? mostEvents : Math.min(mostEvents, firstOther)));
   }
 
-  private async sendEvents(batch: readonly Waiting[]): Promise<Answered> {
+  private async sendEvents(batch: readonly PendingEntry[]): Promise<Answered> {
     const res = await this.post(
       '/events',
       batch.flatMap((e) => (e.kind === 'event' ? [e.body] : [])),
@@ -96,7 +96,7 @@ export class Sender {
     return only ? this.alone(only, verdict, body) : { gone: [], refused: [] };
   }
 
-  private async sendOne(entry: Waiting): Promise<Answered> {
+  private async sendOne(entry: PendingEntry): Promise<Answered> {
     if (entry.kind === 'event') return this.sendEvents([entry]);
     const res = await this.post(entry.kind === 'write' ? '/writes' : '/undo', entry.body);
     const body = await bodyOf<{ message: string; refusals: Refusal[] }>(res);
@@ -105,14 +105,14 @@ export class Sender {
     return { gone: [entry.seq], refused: res.ok ? [] : [this.no(entry, body.message, body.refusals)] };
   }
 
-  private alone(entry: Waiting, verdict: Verdict, body: { message?: string; refusals?: Refusal[] }): Answered {
+  private alone(entry: PendingEntry, verdict: Verdict, body: { message?: string; refusals?: Refusal[] }): Answered {
     const times = (this.failures.get(entry.seq) ?? 0) + 1;
     this.failures.set(entry.seq, times);
     if (verdict === 'broke' && times < mostFailures) throw new Again(`failed ${times} times over ${entry.label}`);
     return { gone: [entry.seq], refused: [this.no(entry, body.message, body.refusals)] };
   }
 
-  private no(entry: Waiting, message?: string, refusals?: Refusal[]): Answered['refused'][number] {
+  private no(entry: PendingEntry, message?: string, refusals?: Refusal[]): Answered['refused'][number] {
     return { entry, message: message ?? `“${entry.label}” was not kept.`, refusals: refusals ?? [] };
   }
 }

@@ -2,34 +2,34 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { TamboEvent } from '#core/contract';
 import type { EatAnswer, PackAnswer, SessionsAnswer, StoreAnswer } from '#core/queries';
-import type { Ground } from '#core/sync';
-import { makeDemo } from '../server/demo/makeDemo.ts';
-import { testServer, type TestServer } from '../server/testing.ts';
-import type { Waiting } from '../web/sync/outboxSlice.ts';
+import type { Snapshot } from '#core/sync';
+import { makeDemo } from '../../server/demo/makeDemo.ts';
+import { testServer, type TestServer } from '../../server/testing.ts';
+import type { PendingEntry } from './outboxSlice.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 const at = '2026-11-24T15:40:00.000Z';
-let kept: { ground: Ground; at: string } | undefined;
+let kept: { snapshot: Snapshot; at: string } | undefined;
 
 // the device's store and clock stand outside the page here
-vi.mock('../web/sync/clock.ts', () => ({ now: () => '2026-11-24T16:00:00.000Z' }));
-vi.mock('../web/sync/household.ts', () => ({
-  keptHousehold: () => Promise.resolve(kept),
-  since: (waiting: readonly Waiting[]) => ({
-    events: waiting.flatMap((w) => (w.kind === 'event' ? [w.body] : [])),
-    writes: waiting.flatMap((w) => (w.kind === 'write' ? [w.body] : [])),
+vi.mock('./clock.ts', () => ({ now: () => '2026-11-24T16:00:00.000Z' }));
+vi.mock('./snapshot.ts', () => ({
+  cachedSnapshot: () => Promise.resolve(kept),
+  since: (pending: readonly PendingEntry[]) => ({
+    events: pending.flatMap((w) => (w.kind === 'event' ? [w.body] : [])),
+    writes: pending.flatMap((w) => (w.kind === 'write' ? [w.body] : [])),
   }),
 }));
-const { localAnswer } = await import('../web/sync/local.ts');
+const { localAnswer } = await import('./local.ts');
 
 let s: TestServer;
 const get = async <T>(p: string): Promise<T> => (await request(s.app).get(`/api${p}`)).body as T;
-const here = async <T>(p: string, waiting: readonly Waiting[] = []): Promise<T> => {
-  const a = await localAnswer(p, waiting);
+const here = async <T>(p: string, pending: readonly PendingEntry[] = []): Promise<T> => {
+  const a = await localAnswer(p, pending);
   if (!a || !('data' in a)) throw new Error(`no answer for ${p}`);
   return JSON.parse(JSON.stringify(a.data)) as T;
 };
-const wait = (body: Partial<TamboEvent>): Waiting => ({
+const wait = (body: Partial<TamboEvent>): PendingEntry => ({
   seq: 1,
   label: 'x',
   kind: 'event',
@@ -39,7 +39,7 @@ const wait = (body: Partial<TamboEvent>): Waiting => ({
 beforeAll(async () => {
   s = testServer(now);
   makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
-  kept = { ground: await get<Ground>('/ground'), at };
+  kept = { snapshot: await get<Snapshot>('/snapshot'), at };
 }, 60_000);
 afterAll(() => s.close());
 

@@ -42,7 +42,7 @@ const holds = (basis: Basis, was: Version, is: Version): boolean =>
  * What was worked out from events and documents, worked out again only when something was logged or written since.
  * @param make given what was there before and how far the logs had come then, for what can be brought forward instead
  */
-export function keptSince<T>(db: Db, name: string, make: (before?: { value: T; version: Version }) => T, basis: Basis = 'all'): T {
+export function cachedSince<T>(db: Db, name: string, make: (before?: { value: T; version: Version }) => T, basis: Basis = 'all'): T {
   const values = kept.get(db) ?? new Map<string, Kept>();
   kept.set(db, values);
   const version = versionOf(db);

@@ -21,7 +21,7 @@ export interface EatenEntry {
  * What answers need beside the world: what was logged, asked for one by one.
  * The server reads it from the database; a page without a connection reads it from what it kept and what waits there.
  */
-export interface Book {
+export interface Records {
   storeId: string;
   /** Documents that cannot be read, and those that two devices changed differently. */
   unreadable: () => readonly Unreadable[];
@@ -43,5 +43,5 @@ export interface Book {
   /** Common shapes of containers. */
   presets: () => readonly ReferenceRow[];
   /** Works something out once, until something is logged or written. */
-  keep: <T>(name: string, make: () => T) => T;
+  cached: <T>(name: string, make: () => T) => T;
 }

@@ -1,20 +1,20 @@
-import { groundVersion, type Ground, type WaitingEntries } from '#core/sync';
+import { snapshotVersion, type Snapshot, type PendingEntries } from '#core/sync';
 import { now } from './clock.ts';
 import { stockCodes } from './codes.ts';
 import { deviceStore } from './deviceStore.ts';
-import type { Waiting } from './outboxSlice.ts';
+import type { PendingEntry } from './outboxSlice.ts';
 
 /** The household kept on this device, and what was sent since it was kept. */
 
-let sentSince: Waiting[] = [];
-let parsed: { text: string; ground: Ground } | undefined;
+let sentSince: PendingEntry[] = [];
+let parsed: { text: string; snapshot: Snapshot } | undefined;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** Long enough for a burst of entries, short enough for a walk to the shop. */
 const quietMs = 1500;
 
 /** Notes what the server has taken, until the household is kept anew. */
-export function noteSent(entries: readonly Waiting[]): void {
+export function noteSent(entries: readonly PendingEntry[]): void {
   sentSince = [...sentSince, ...entries];
 }
 
@@ -26,7 +26,7 @@ export async function loadSent(): Promise<void> {
 async function keep(): Promise<void> {
   const before = sentSince.map((w) => w.seq);
   try {
-    const res = await fetch('/api/ground');
+    const res = await fetch('/api/snapshot');
     if (!res.ok) return;
     const text = await res.text();
     const storeId = /"storeId":"([^"]+)"/.exec(text)?.[1] ?? '';
@@ -35,7 +35,7 @@ async function keep(): Promise<void> {
     // another household now lives at this address: its answers must not be mixed with the old one's
     if (last && last.storeId !== storeId) await caches.delete('tambo-answers').catch(() => false);
     const tx = db.transaction(['kept', 'sent'], 'readwrite');
-    await tx.objectStore('kept').put({ storeId, at: now(), text, version: groundVersion }, 'household');
+    await tx.objectStore('kept').put({ storeId, at: now(), text, version: snapshotVersion }, 'household');
     for (const seq of before) await tx.objectStore('sent').delete(seq);
     await tx.done;
     sentSince = sentSince.filter((w) => !before.includes(w.seq));
@@ -48,25 +48,25 @@ async function keep(): Promise<void> {
 }
 
 /** Keeps the household anew once things are quiet. */
-export function keepSoon(): void {
+export function cacheSoon(): void {
   clearTimeout(timer);
   timer = setTimeout(() => void keep(), quietMs);
 }
 
 /** The household as this device last heard it; undefined when it never has. */
-export async function keptHousehold(): Promise<{ ground: Ground; at: string } | undefined> {
+export async function cachedSnapshot(): Promise<{ snapshot: Snapshot; at: string } | undefined> {
   const row = await deviceStore()
     .then((db) => db.get('kept', 'household'))
     .catch(() => undefined);
   // kept by an older page: it is kept anew at the next connection, and what waits stays in its queue
-  if (row?.version !== groundVersion) return undefined;
-  if (parsed?.text !== row.text) parsed = { text: row.text, ground: JSON.parse(row.text) as Ground };
-  return { ground: parsed.ground, at: row.at };
+  if (row?.version !== snapshotVersion) return undefined;
+  if (parsed?.text !== row.text) parsed = { text: row.text, snapshot: JSON.parse(row.text) as Snapshot };
+  return { snapshot: parsed.snapshot, at: row.at };
 }
 
 /** What the kept household does not know yet: sent since, and still waiting; a write that is taken back here is left out. */
-export function since(waiting: readonly Waiting[]): WaitingEntries {
-  const all = [...sentSince, ...waiting.filter((w) => !sentSince.some((s) => s.seq === w.seq))];
+export function since(pending: readonly PendingEntry[]): PendingEntries {
+  const all = [...sentSince, ...pending.filter((w) => !sentSince.some((s) => s.seq === w.seq))];
   const undone = new Set(all.flatMap((w) => (w.kind === 'undo' ? [w.body.undoes] : [])));
   return {
     events: all.flatMap((w) => (w.kind === 'event' ? [w.body] : [])),

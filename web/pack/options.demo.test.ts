@@ -2,10 +2,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Free } from '#core/pack';
 import { type SessionView } from '#core/session';
 import { kitchenAnswer, viewOf } from '#core/queries';
-import { makeDemo } from '../server/demo/makeDemo.ts';
-import { settingOf } from '../server/session/index.ts';
-import { testServer, type TestServer } from '../server/testing.ts';
-import { optionsFor, sayResult } from '../web/pack/options.ts';
+import { makeDemo } from '../../server/demo/makeDemo.ts';
+import { settingOf } from '../../server/session/index.ts';
+import { testServer, type TestServer } from '../../server/testing.ts';
+import { optionsFor, sayResult } from './options.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 let s: TestServer;
@@ -15,10 +15,10 @@ let frees: Free[];
 beforeAll(() => {
   s = testServer(now);
   makeDemo(s.db, { now, zone: 'Europe/London', seed: 7 });
-  const { world, book } = settingOf(s.ctx);
-  const session = book.sessions().find((x) => x.day > '2026-11-24')!;
-  view = viewOf(session, world, book, now);
-  frees = kitchenAnswer(world, book, now).containers.map((c) => ({ container: c.container, free: c.free }));
+  const { world, records } = settingOf(s.ctx);
+  const session = records.sessions().find((x) => x.day > '2026-11-24')!;
+  view = viewOf(session, world, records, now);
+  frees = kitchenAnswer(world, records, now).containers.map((c) => ({ container: c.container, free: c.free }));
 }, 60_000);
 afterAll(() => s.close());
 

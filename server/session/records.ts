@@ -2,13 +2,13 @@ import { desc, sql } from 'drizzle-orm';
 import type { Meal, TamboEvent } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import { type World } from '#core/session';
-import { recentDays, todayOf, type Book, type EatenEntry } from '#core/queries';
-import { type Ground } from '#core/sync';
+import { recentDays, todayOf, type Records, type EatenEntry } from '#core/queries';
+import { type Snapshot } from '#core/sync';
 import { allDocuments, referenceRows, schema, storeId, unreadableDocuments, type Db } from '../db/index.ts';
 import { openClashes } from '../writes/index.ts';
 import { tableEvents } from '../events/index.ts';
 import type { Context } from '../http.ts';
-import { keptSince, versionOf } from './kept.ts';
+import { cachedSince, versionOf } from './cache.ts';
 import { dinnerLogged, eatenDays, eventsOfSession, packsOfSession, worldOf } from './world.ts';
 
 /** Meals that the log lists at most. */
@@ -26,28 +26,28 @@ function lately(db: Db): EatenEntry[] {
 }
 
 /** What the database knows beside the world. */
-export const bookOf = (db: Db): Book => ({
+export const recordsOf = (db: Db): Records => ({
   storeId: storeId(db),
-  unreadable: () => keptSince(db, 'unreadable', () => unreadableDocuments(db), 'documents'),
+  unreadable: () => cachedSince(db, 'unreadable', () => unreadableDocuments(db), 'documents'),
   // few, and no log tells of them
   clashes: () => openClashes(db),
   changes: () => versionOf(db).changes,
-  sessions: () => keptSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
-  recipes: () => keptSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
+  sessions: () => cachedSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
+  recipes: () => cachedSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
   eventsOf: (id) => eventsOfSession(db, id),
   packsOf: (id) => packsOfSession(db, id),
   eatenDays: (today) => eatenDays(db, today),
   dinnerLogged: (day) => dinnerLogged(db, day),
   lately: () => lately(db),
   presets: () => [...referenceRows(db, 'tub'), ...referenceRows(db, 'bag'), ...referenceRows(db, 'pan')],
-  keep: (name, make) => keptSince(db, name, make),
+  cached: (name, make) => cachedSince(db, name, make),
 });
 
-/** World, book and the moment: what every answer is made from. */
-export function settingOf(ctx: Context): { world: World; book: Book; now: string; today: string } {
+/** World, records and the moment: what every answer is made from. */
+export function settingOf(ctx: Context): { world: World; records: Records; now: string; today: string } {
   const world = worldOf(ctx.db);
   const now = ctx.clock.now();
-  return { world, book: bookOf(ctx.db), now, today: todayOf(world, now) };
+  return { world, records: recordsOf(ctx.db), now, today: todayOf(world, now) };
 }
 
 /** More than a device sends between two keepings. */
@@ -78,12 +78,12 @@ function wordsOf(events: readonly TamboEvent[]): TamboEvent[] {
 }
 
 /** The household as a device keeps it for when there is no connection. */
-export function groundOf(ctx: Context): Ground {
+export function snapshotOf(ctx: Context): Snapshot {
   const { db } = ctx;
-  const { world, book, today } = settingOf(ctx);
-  const sessions = [...book.sessions()];
+  const { world, records, today } = settingOf(ctx);
+  const sessions = [...records.sessions()];
   const recent = sessions.filter((s) => s.day >= addDays(today, -recentDays));
-  const recipes = [...book.recipes()];
+  const recipes = [...records.recipes()];
   const revisionIds = new Set([
     ...recipes.map((r) => r.revisionId),
     ...recent.flatMap((s) => s.batches.map((b) => b.revisionId)),
@@ -91,13 +91,13 @@ export function groundOf(ctx: Context): Ground {
     ...world.packs.flatMap((p) => p.revisionId ?? []),
   ]);
   return {
-    storeId: book.storeId,
-    changes: book.changes(),
+    storeId: records.storeId,
+    changes: records.changes(),
     household: world.written.household,
     eaters: [...world.written.eaters],
     table: wordsOf(tableEvents(db)),
-    unreadable: [...book.unreadable()],
-    clashes: [...book.clashes()],
+    unreadable: [...records.unreadable()],
+    clashes: [...records.clashes()],
     equipment: [...world.equipment],
     containers: [...world.containers],
     places: [...world.places],
@@ -106,10 +106,10 @@ export function groundOf(ctx: Context): Ground {
     recipes,
     revisions: [...revisionIds].flatMap((id) => world.revision(id) ?? []),
     sessions,
-    events: recent.map((s) => [s.id, [...book.eventsOf(s.id)]]),
-    sessionPacks: recent.map((s) => [s.id, [...book.packsOf(s.id)]]),
-    eatenDays: [...book.eatenDays(today)],
-    lately: [...book.lately()],
+    events: recent.map((s) => [s.id, [...records.eventsOf(s.id)]]),
+    sessionPacks: recent.map((s) => [s.id, [...records.packsOf(s.id)]]),
+    eatenDays: [...records.eatenDays(today)],
+    lately: [...records.lately()],
     runs: [...world.runs].map(([id, runs]) => [id, [...runs]]),
     times: [...world.times],
     ingredients: [...world.finder.rows],
@@ -117,8 +117,8 @@ export function groundOf(ctx: Context): Ground {
     materials: referenceRows(db, 'material'),
     reheats: [...world.reheats],
     thaws: [...world.thaws],
-    presets: [...book.presets()],
+    presets: [...records.presets()],
     allergenNames: [...world.allergenNames],
-    heard: newestIds(db),
+    acknowledged: newestIds(db),
   };
 }

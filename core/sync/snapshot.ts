@@ -23,14 +23,14 @@ import {
   type ReferenceRow,
 } from '#core/kitchen';
 import { eatenPortions, applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
-import type { Book, ClashBrief, EatenEntry, Unreadable } from '#core/queries';
+import type { Records, ClashBrief, EatenEntry, Unreadable } from '#core/queries';
 import { eatenUnits, newestWord, runOf, saidOfTable, scaleIn, withDensity, type EatenDay, type Run, type World } from '#core/session';
 
 /** Raise when a page of before could not read it: a device then keeps the household anew. */
-export const groundVersion = 2;
+export const snapshotVersion = 3;
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
-export interface Ground {
+export interface Snapshot {
   storeId: string;
   /** How many changes of documents there have been. */
   changes: number;
@@ -67,24 +67,24 @@ export interface Ground {
   presets: ReferenceRow[];
   allergenNames: [id: string, name: string][];
   /** Ids of the newest events and writes in it, so that none is counted twice. */
-  heard: string[];
+  acknowledged: string[];
 }
 
 /** What waits on a device: logged events and documents written. */
-export interface WaitingEntries {
+export interface PendingEntries {
   events: readonly TamboEvent[];
   writes: readonly Pick<WriteRequest, 'writeId' | 'changes'>[];
 }
 
-/** The world and the book of a kept household. */
-export function worldOfGround(ground: Ground): { world: World; book: Book } {
-  const finder = ingredientFinder(ground.ingredients);
-  const table = withSaid(ground.household, ground.eaters, saidOfTable(ground.table));
-  const recipes = new Map(ground.recipes.map((r) => [r.id, r]));
-  const revisions = new Map(ground.revisions.map((r) => [r.id, r]));
-  const events = new Map(ground.events);
-  const sessionPacks = new Map(ground.sessionPacks);
-  const runs = new Map(ground.runs);
+/** The world and the records of a kept household. */
+export function openSnapshot(snapshot: Snapshot): { world: World; records: Records } {
+  const finder = ingredientFinder(snapshot.ingredients);
+  const table = withSaid(snapshot.household, snapshot.eaters, saidOfTable(snapshot.table));
+  const recipes = new Map(snapshot.recipes.map((r) => [r.id, r]));
+  const revisions = new Map(snapshot.revisions.map((r) => [r.id, r]));
+  const events = new Map(snapshot.events);
+  const sessionPacks = new Map(snapshot.sessionPacks);
+  const runs = new Map(snapshot.runs);
   const memo = createMemo();
   const revision = (id: string): Revision | undefined => {
     const stored = revisions.get(id);
@@ -93,40 +93,40 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
   const kept = new Map<string, unknown>();
   return {
     world: {
-      ...ground,
+      ...snapshot,
       ...table,
-      written: { household: ground.household, eaters: ground.eaters },
-      tableSeen: newestWord(ground.table) ?? '',
-      usage: new Map(ground.usage),
+      written: { household: snapshot.household, eaters: snapshot.eaters },
+      tableSeen: newestWord(snapshot.table) ?? '',
+      usage: new Map(snapshot.usage),
       finder,
       runs,
-      times: new Map(ground.times),
-      lives: new Map(ground.lives.map((r) => [r.id, r])),
-      materials: new Map(ground.materials.map((r) => [r.id, r])),
-      allergenNames: new Map(ground.allergenNames),
+      times: new Map(snapshot.times),
+      lives: new Map(snapshot.lives.map((r) => [r.id, r])),
+      materials: new Map(snapshot.materials.map((r) => [r.id, r])),
+      allergenNames: new Map(snapshot.allergenNames),
       revision,
       recipe(id) {
         const recipe = recipes.get(id);
         const current = recipe && revision(recipe.revisionId);
         return recipe && current ? { recipe, revision: current } : undefined;
       },
-      scale: scaleIn({ ...ground, finder }, memo),
+      scale: scaleIn({ ...snapshot, finder }, memo),
       memo,
     },
-    book: {
-      storeId: ground.storeId,
-      unreadable: () => ground.unreadable,
-      clashes: () => ground.clashes,
-      changes: () => ground.changes,
-      sessions: () => ground.sessions,
-      recipes: () => ground.recipes,
+    records: {
+      storeId: snapshot.storeId,
+      unreadable: () => snapshot.unreadable,
+      clashes: () => snapshot.clashes,
+      changes: () => snapshot.changes,
+      sessions: () => snapshot.sessions,
+      recipes: () => snapshot.recipes,
       eventsOf: (id) => events.get(id) ?? [],
       packsOf: (id) => sessionPacks.get(id) ?? [],
-      eatenDays: () => ground.eatenDays,
-      dinnerLogged: (day) => ground.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)),
-      lately: () => ground.lately,
-      presets: () => ground.presets,
-      keep<T>(name: string, make: () => T): T {
+      eatenDays: () => snapshot.eatenDays,
+      dinnerLogged: (day) => snapshot.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)),
+      lately: () => snapshot.lately,
+      presets: () => snapshot.presets,
+      cached<T>(name: string, make: () => T): T {
         if (!kept.has(name)) kept.set(name, make());
         return kept.get(name) as T;
       },
@@ -134,7 +134,7 @@ export function worldOfGround(ground: Ground): { world: World; book: Book } {
   };
 }
 
-type Changes = WaitingEntries['writes'][number]['changes'];
+type Changes = PendingEntries['writes'][number]['changes'];
 
 /** A table of documents after what was written here. */
 function written<T extends { id: string }>(rows: readonly T[], table: string, changes: Changes): T[] {
@@ -198,19 +198,19 @@ function withWeighed(
  * waits here takes it away; an undo of what the server has already is sent with the rest and shows once it answers.
  * Law: once everything is sent, the server's own answers are the same.
  */
-export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
-  const heard = new Set(ground.heard);
-  const changes = waiting.writes.filter((w) => !heard.has(w.writeId)).flatMap((w) => w.changes);
-  const fresh = waiting.events.filter((e) => !heard.has(e.id));
+export function withPending(snapshot: Snapshot, pending: PendingEntries): Snapshot {
+  const acknowledged = new Set(snapshot.acknowledged);
+  const changes = pending.writes.filter((w) => !acknowledged.has(w.writeId)).flatMap((w) => w.changes);
+  const fresh = pending.events.filter((e) => !acknowledged.has(e.id));
   const events = effective(fresh);
-  const packs = new Map(ground.packs.map((p) => [p.packId, p]));
-  for (const [, list] of ground.sessionPacks) for (const p of list) if (!packs.has(p.packId)) packs.set(p.packId, p);
-  const usage = new Map(ground.usage);
-  const eatenDays = [...ground.eatenDays];
-  const lately = [...ground.lately];
-  const sessionEvents = new Map(ground.events);
-  const runs = new Map(ground.runs);
-  const sessions = written(ground.sessions, 'session', changes);
+  const packs = new Map(snapshot.packs.map((p) => [p.packId, p]));
+  for (const [, list] of snapshot.sessionPacks) for (const p of list) if (!packs.has(p.packId)) packs.set(p.packId, p);
+  const usage = new Map(snapshot.usage);
+  const eatenDays = [...snapshot.eatenDays];
+  const lately = [...snapshot.lately];
+  const sessionEvents = new Map(snapshot.events);
+  const runs = new Map(snapshot.runs);
+  const sessions = written(snapshot.sessions, 'session', changes);
   const sessionIds = new Set(sessions.map((s) => s.id));
   for (const event of events) {
     for (const subject of event.subjects) {
@@ -248,26 +248,26 @@ export function afterWaiting(ground: Ground, waiting: WaitingEntries): Ground {
     if (pack && seen) packs.set(subject, { ...pack, seen });
   }
   const all = [...packs.values()].toSorted((a, b) => (a.code < b.code ? -1 : 1));
-  const withPacks = new Set([...ground.sessionPacks.map(([id]) => id), ...all.flatMap((p) => p.sessionId ?? [])]);
+  const withPacks = new Set([...snapshot.sessionPacks.map(([id]) => id), ...all.flatMap((p) => p.sessionId ?? [])]);
   return {
-    ...ground,
-    changes: ground.changes + changes.length,
-    household: written([ground.household], 'household', changes)[0] ?? ground.household,
-    eaters: written(ground.eaters, 'eater', changes),
-    table: [...ground.table, ...fresh.filter((e) => ['invited', 'atHome', 'undone'].includes(e.type))],
-    equipment: written(ground.equipment, 'equipment', changes),
-    containers: written(ground.containers, 'container', changes),
-    places: written(ground.places, 'place', changes),
-    ingredients: edited(ground.ingredients, changes),
-    recipes: written(ground.recipes, 'recipe', changes),
-    revisions: written(ground.revisions, 'recipe_revision', changes),
+    ...snapshot,
+    changes: snapshot.changes + changes.length,
+    household: written([snapshot.household], 'household', changes)[0] ?? snapshot.household,
+    eaters: written(snapshot.eaters, 'eater', changes),
+    table: [...snapshot.table, ...fresh.filter((e) => ['invited', 'atHome', 'undone'].includes(e.type))],
+    equipment: written(snapshot.equipment, 'equipment', changes),
+    containers: written(snapshot.containers, 'container', changes),
+    places: written(snapshot.places, 'place', changes),
+    ingredients: edited(snapshot.ingredients, changes),
+    recipes: written(snapshot.recipes, 'recipe', changes),
+    revisions: written(snapshot.revisions, 'recipe_revision', changes),
     sessions,
     packs: all.filter((p) => statusOf(p) !== 'empty'),
     usage: [...usage],
     events: [...sessionEvents],
     sessionPacks: [...withPacks].map((id) => [id, all.filter((p) => p.sessionId === id)]),
     eatenDays,
-    runs: [...withWeighed(runs, events, sessions, ground.revisions)],
+    runs: [...withWeighed(runs, events, sessions, snapshot.revisions)],
     lately: lately.toSorted((a, b) => b.day.localeCompare(a.day) || b.eventId.localeCompare(a.eventId)),
   };
 }

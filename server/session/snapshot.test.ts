@@ -5,7 +5,7 @@ import type { Session, TamboEvent } from '#core/contract';
 import { addMinutes } from '#core/kitchen';
 import { codeFrom } from '#core/pack';
 import { eatAnswer, frameAnswer, kitchenAnswer, sessionsAnswer, storeAnswer, todayAnswer, todayOf, viewOf } from '#core/queries';
-import { afterWaiting, worldOfGround, type Ground } from '#core/sync';
+import { withPending, openSnapshot, type Snapshot } from '#core/sync';
 import { acceptEvents } from '../events/index.ts';
 import { stamped, testServer } from '../testing.ts';
 import { testFilled } from '../../core/store/fixtures.ts';
@@ -20,18 +20,18 @@ function demo() {
 }
 
 /** What pages show, from a kept household; undefined fields are dropped as they are on the wire. */
-function pages(ground: Ground, sessionId: string): Record<string, unknown> {
-  const { world, book } = worldOfGround(ground);
-  const session = book.sessions().find((x) => x.id === sessionId) as Session;
+function pages(snapshot: Snapshot, sessionId: string): Record<string, unknown> {
+  const { world, records } = openSnapshot(snapshot);
+  const session = records.sessions().find((x) => x.id === sessionId) as Session;
   return JSON.parse(
     JSON.stringify({
-      frame: frameAnswer(world, book, now, true),
-      today: todayAnswer(world, book, now),
-      eat: eatAnswer(world, book, now),
-      store: storeAnswer(world, book, now),
-      kitchen: kitchenAnswer(world, book, now),
-      sessions: sessionsAnswer(world, book, todayOf(world, now)),
-      session: viewOf(session, world, book, now),
+      frame: frameAnswer(world, records, now, true),
+      today: todayAnswer(world, records, now),
+      eat: eatAnswer(world, records, now),
+      store: storeAnswer(world, records, now),
+      kitchen: kitchenAnswer(world, records, now),
+      sessions: sessionsAnswer(world, records, todayOf(world, now)),
+      session: viewOf(session, world, records, now),
     }),
   ) as Record<string, unknown>;
 }
@@ -43,8 +43,8 @@ describe('the kept household', () => {
   it('answers every page as the server does', async () => {
     const { sessions } = await shared.get<{ sessions: { id: string; day: string }[] }>('/sessions');
     const next = sessions.find((x) => x.day > '2026-11-24')!;
-    const ground = await shared.get<Ground>('/ground');
-    const here = pages(ground, next.id);
+    const snapshot = await shared.get<Snapshot>('/snapshot');
+    const here = pages(snapshot, next.id);
     for (const [name, path] of [
       ['frame', '/frame'],
       ['today', '/today'],
@@ -70,9 +70,9 @@ describe('the kept household', () => {
         rest: 'fridge',
       });
       const units = async (): Promise<number> =>
-        (await s.get<Ground>('/ground')).eatenDays.filter((d) => d.group === 'broth').reduce((sum, d) => sum + d.portions, 0);
+        (await s.get<Snapshot>('/snapshot')).eatenDays.filter((d) => d.group === 'broth').reduce((sum, d) => sum + d.portions, 0);
       const before = await units();
-      const waiting = afterWaiting(await s.get<Ground>('/ground'), { events: [event], writes: [] });
+      const waiting = withPending(await s.get<Snapshot>('/snapshot'), { events: [event], writes: [] });
       expect(acceptEvents(s.db, [event], now)[0]?.status).toBe('kept');
       const drunk = 1.6;
       expect(await units()).toBeCloseTo(before + drunk, 9);
@@ -92,7 +92,7 @@ describe('the kept household', () => {
       fc.asyncProperty(fc.array(happening, { minLength: 1, maxLength: 12 }), async (list) => {
         const s = demo();
         try {
-          const ground = await s.get<Ground>('/ground');
+          const snapshot = await s.get<Snapshot>('/snapshot');
           const { sessions } = await s.get<{ sessions: { id: string; day: string }[] }>('/sessions');
           const next = sessions.find((x) => x.day > '2026-11-24')!;
           const view = await s.get<{ tasks: { id: string }[]; list: { lines: { key: string; amount: number; unit: string }[] }[] }>(
@@ -137,7 +137,7 @@ describe('the kept household', () => {
               if (target) add('undone', target.subjects, { eventId: target.id });
             }
           });
-          const here = pages(afterWaiting(ground, { events, writes: [] }), next.id);
+          const here = pages(withPending(snapshot, { events, writes: [] }), next.id);
           for (const a of acceptEvents(s.db, events, now)) expect(a.status).toBe('kept');
           expect(here.store).toEqual(await s.get('/store'));
           expect(here.today).toEqual(await s.get('/today'));
@@ -149,8 +149,8 @@ describe('the kept household', () => {
           expect(eat).toEqual(remote);
           expect(localLately.slice(0, recent.length)).toEqual(recent);
           // an answer that was lost on its way leaves the entry waiting here: it is not counted a second time
-          const since = await s.get<Ground>('/ground');
-          expect(pages(afterWaiting(since, { events, writes: [] }), next.id)).toEqual(pages(since, next.id));
+          const since = await s.get<Snapshot>('/snapshot');
+          expect(pages(withPending(since, { events, writes: [] }), next.id)).toEqual(pages(since, next.id));
         } finally {
           s.close();
         }
@@ -160,18 +160,18 @@ describe('the kept household', () => {
   }, 120_000);
 
   it('takes documents written here', async () => {
-    const ground = await shared.get<Ground>('/ground');
-    const osk = ground.eaters.find((e) => e.id === 'eater_osk')!;
+    const snapshot = await shared.get<Snapshot>('/snapshot');
+    const osk = snapshot.eaters.find((e) => e.id === 'eater_osk')!;
     const changed = {
       ...osk,
       presence: { ...osk.presence, exceptions: [{ day: '2026-11-24', meal: 'dinner' as const, present: false }] },
     };
-    const { world, book } = worldOfGround(
-      afterWaiting(ground, { events: [], writes: [{ writeId: 'w1', changes: [{ table: 'eater', id: osk.id, data: changed }] }] }),
+    const { world, records } = openSnapshot(
+      withPending(snapshot, { events: [], writes: [{ writeId: 'w1', changes: [{ table: 'eater', id: osk.id, data: changed }] }] }),
     );
-    const before = worldOfGround(ground);
-    expect(todayAnswer(world, book, now).view.tonight.quarters).toBeLessThan(
-      todayAnswer(before.world, before.book, now).view.tonight.quarters,
+    const before = openSnapshot(snapshot);
+    expect(todayAnswer(world, records, now).view.tonight.quarters).toBeLessThan(
+      todayAnswer(before.world, before.records, now).view.tonight.quarters,
     );
   });
 });
