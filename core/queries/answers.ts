@@ -332,7 +332,7 @@ export interface LabelsAnswer {
   session?: Session;
   labels: LabelContent[];
   /** What each label says about allergies, by pack, to be kept once it is printed; and the newest event of each pack. */
-  says: Record<string, { allergy: string; seen: string; printAgain: boolean }>;
+  says: Record<string, { allergy: string; seen: string; labelled: boolean; printAgain: boolean }>;
   address: string;
 }
 

@@ -9,3 +9,4 @@ export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './tod
 export { find, type FindEntry } from './find.ts';
 export type * from './answers.ts';
 export type * from './copies.ts';
+export { isSessionPart, sessionPart, type PackedBatch, type SessionPart, type SessionParts } from './parts.ts';

@@ -83,7 +83,10 @@ export function labelsAnswer(session: Session, world: World, records: Records, n
     session,
     labels: packs.map((p) => labelContent(p, world.allergenNames, heatOfPack(p, world), labelAllergy(p, world))),
     says: Object.fromEntries(
-      packs.map((p) => [p.packId, { allergy: labelSays(p, world), seen: p.seen ?? p.packId, printAgain: printAgain(p, world) }]),
+      packs.map((p) => [
+        p.packId,
+        { allergy: labelSays(p, world), seen: p.seen ?? p.packId, labelled: p.labelled !== undefined, printAgain: printAgain(p, world) },
+      ]),
     ),
     address: world.household.address ?? '',
   };

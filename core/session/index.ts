@@ -18,7 +18,7 @@ export {
   type FillPlan,
   type LotFacts,
 } from './labels.ts';
-export { sessionLog, type SessionLog, type TaskLog } from './log.ts';
+export { aboutEach, emptyLog, foldLog, sessionLog, type SessionLog, type TaskLog } from './log.ts';
 export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
 export { brothUnitMl, eatenUnits, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { asksAboutDinner, todayView, type TodayView, type WeekDay } from './today.ts';

@@ -24,35 +24,50 @@ export interface SessionLog {
   seen: Map<string, string>;
 }
 
-/** What an event of a session is about. */
-const aboutOf = (e: TamboEvent): string | undefined => {
-  const d = e.data as { taskId?: string; key?: string; batchId?: string };
-  return d.taskId ?? d.key ?? d.batchId;
-};
-
-function seenIn(events: readonly TamboEvent[]): Map<string, string> {
-  const seen = new Map<string, string>();
+/**
+ * What each event of a session is about: a task, a line of the list or a batch; taking back is about what is taken back.
+ * @returns by the event's id, in the agreed order
+ */
+export function aboutEach(events: readonly TamboEvent[]): Map<string, string> {
   const about = new Map<string, string>();
   for (const e of [...events].sort(byOrder)) {
-    const key = e.type === 'undone' ? about.get(e.data.eventId) : aboutOf(e);
-    if (key === undefined) continue;
-    about.set(e.id, key);
-    seen.set(key, e.id);
+    const d = e.data as { taskId?: string; key?: string; batchId?: string };
+    const key = e.type === 'undone' ? about.get(e.data.eventId) : (d.taskId ?? d.key ?? d.batchId);
+    if (key !== undefined) about.set(e.id, key);
   }
-  return seen;
+  return about;
 }
 
-/** Folds a session's shop, cook, yield and session events, in the agreed order, undone ones left out. */
-export function sessionLog(events: readonly TamboEvent[]): SessionLog {
+/** The newest event about each thing. */
+const seenIn = (events: readonly TamboEvent[]): Map<string, string> => new Map([...aboutEach(events)].map(([id, key]) => [key, id]));
+
+/** Before anything was logged. */
+export const emptyLog = (): SessionLog => ({
+  ticks: new Map(),
+  tasks: new Map(),
+  cooks: new Map(),
+  weighed: new Map(),
+  tonight: new Map(),
+  discarded: new Map(),
+  closed: new Set(),
+  seen: new Map(),
+});
+
+/**
+ * A session's log with more events laid over it, in the agreed order, undone ones left out.
+ * @param before what was logged before them; it stays as it is
+ * @example foldLog(emptyLog(), events).tasks.get('prep:onion:diced:10')?.state // 'done'
+ */
+export function foldLog(before: SessionLog, events: readonly TamboEvent[]): SessionLog {
   const log: SessionLog = {
-    ticks: new Map(),
-    tasks: new Map(),
-    cooks: new Map(),
-    weighed: new Map(),
-    tonight: new Map(),
-    discarded: new Map(),
-    closed: new Set(),
-    seen: seenIn(events),
+    ticks: new Map(before.ticks),
+    tasks: new Map(before.tasks),
+    cooks: new Map(before.cooks),
+    weighed: new Map(before.weighed),
+    tonight: new Map(before.tonight),
+    discarded: new Map(before.discarded),
+    closed: new Set(before.closed),
+    seen: new Map([...before.seen, ...seenIn(events)]),
   };
   const task = (id: string): TaskLog => log.tasks.get(id) ?? { state: 'running', extraMin: 0 };
   for (const e of effective(events)) {
@@ -102,3 +117,6 @@ export function sessionLog(events: readonly TamboEvent[]): SessionLog {
   }
   return log;
 }
+
+/** Folds a session's shop, cook, yield and session events. */
+export const sessionLog = (events: readonly TamboEvent[]): SessionLog => foldLog(emptyLog(), events);

@@ -42,6 +42,8 @@ export interface SessionView {
   session: Session;
   state: SessionState;
   batches: BatchView[];
+  /** Its dishes by name, for whoever needs no more of them. */
+  dishes: { batchId: string; name: string; kind: Revision['kind'] }[];
   /** Batches whose recipe is gone or may not be planned yet. */
   missing: { batchId: string; recipeId: string }[];
   list: { id: string; name: string; lines: ListedLine[] }[];
@@ -208,6 +210,7 @@ export function sessionView(
     session,
     state: sessionState(batches.map((b) => b.flags)),
     batches,
+    dishes: known.map(({ batch, revision }) => ({ batchId: batch.id, name: revision.name, kind: revision.kind })),
     missing: found.filter((f) => !f.revision).map(({ batch }) => ({ batchId: batch.id, recipeId: batch.recipeId })),
     list: list.map((s) => ({
       ...s,

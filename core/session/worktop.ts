@@ -45,7 +45,7 @@ export const shortTitle = (title: string): string => title.split(/[.,;:]/)[0]?.t
  * Each cook's next task: what is in their hands, then what is up and must be looked at, then the next that may begin.
  * @param free ids of started tasks whose hands-on part is over sooner than planned: they mind themselves
  */
-export function cooksNow(view: SessionView, now: Instant, free: ReadonlySet<string> = new Set()): CookNow[] {
+export function cooksNow(view: Pick<SessionView, 'session' | 'tasks'>, now: Instant, free: ReadonlySet<string> = new Set()): CookNow[] {
   const closed = new Set(view.tasks.filter(isClosed).map((t) => t.id));
   const known = new Set(view.tasks.map((t) => t.id));
   const mayBegin = (t: TaskView): boolean => t.after.every((a) => closed.has(a) || !known.has(a));
@@ -72,9 +72,9 @@ export function cooksNow(view: SessionView, now: Instant, free: ReadonlySet<stri
 }
 
 /** Every clock that runs, the soonest first; what is in a cook's hands is no clock. */
-export function timersNow(view: SessionView, now: Instant): RunningTimer[] {
-  const kindOf = (batchId: string | undefined): Kind => view.batches.find((b) => b.batch.id === batchId)?.revision.kind ?? 'meal';
-  const dishOf = (batchId: string | undefined): string => view.batches.find((b) => b.batch.id === batchId)?.revision.name ?? '';
+export function timersNow(view: Pick<SessionView, 'session' | 'tasks' | 'dishes' | 'cooling'>, now: Instant): RunningTimer[] {
+  const kindOf = (batchId: string | undefined): Kind => view.dishes.find((d) => d.batchId === batchId)?.kind ?? 'meal';
+  const dishOf = (batchId: string | undefined): string => view.dishes.find((d) => d.batchId === batchId)?.name ?? '';
   const cookOf = (id: string | undefined): string | undefined => view.session.cooks.find((c) => c.id === id)?.name;
   const tasks = view.tasks
     .filter((t) => t.log?.state === 'running' && t.waitMin > 0)

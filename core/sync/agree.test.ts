@@ -5,7 +5,7 @@ import { addDays, addMinutes } from '#core/kitchen';
 import { coldOf, momentOf, type PackState } from '#core/store';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testHousehold, testPack } from '../session/fixtures.ts';
-import { testGround } from './fixtures.ts';
+import { testSnapshot } from './fixtures.ts';
 import { eatAnswer, frameAnswer, kitchenAnswer, packAnswer, storeAnswer, todayAnswer } from '#core/queries';
 import { openSnapshot } from './snapshot.ts';
 
@@ -93,7 +93,7 @@ describe('every page says the same of one household', () => {
     fc.assert(
       fc.property(packs, table, (made, eaters) => {
         const { world, records } = openSnapshot(
-          testGround({
+          testSnapshot({
             packs: made.map((m) => m.pack),
             places,
             eaters: Array.from({ length: eaters }, (_, i) => testEater(`e${i}`)),

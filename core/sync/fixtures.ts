@@ -6,7 +6,7 @@ import { testHousehold, testSession, testWorld } from '../session/fixtures.ts';
 import type { Snapshot } from './snapshot.ts';
 
 /** The same household as a device keeps it: one recipe, one session, a chest, nothing in store unless told otherwise. */
-export const testGround = (over: Partial<Snapshot> = {}): Snapshot => {
+export const testSnapshot = (over: Partial<Snapshot> = {}): Snapshot => {
   const { places, equipment } = testWorld();
   const revision = testRevision();
   return {

@@ -4,7 +4,7 @@ import { testEater } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
 import { testInstant } from '../store/fixtures.ts';
 import { testHousehold, testPack, testSession } from '../session/fixtures.ts';
-import { testGround } from './fixtures.ts';
+import { testSnapshot } from './fixtures.ts';
 import { openSnapshot, type Snapshot } from '#core/sync';
 import {
   countAnswer,
@@ -24,7 +24,7 @@ const today = '2026-11-24';
 const testTub = testContainer('tub1000', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870, heightMm: 100 });
 const tomorrow = { day: '2026-11-25', meal: 'dinner' as const };
 const passed = { day: '2026-11-21', meal: 'dinner' as const };
-const of = (over: Partial<Snapshot>) => openSnapshot(testGround(over));
+const of = (over: Partial<Snapshot>) => openSnapshot(testSnapshot(over));
 
 describe('what stands around every page', () => {
   it('has a mark for each pack that is really there, the soonest due first', () => {

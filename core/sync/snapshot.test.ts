@@ -4,7 +4,7 @@ import { codeFrom } from '#core/pack';
 import { testEater } from '../kitchen/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
 import { testPack, testSession } from '../session/fixtures.ts';
-import { testGround } from './fixtures.ts';
+import { testSnapshot } from './fixtures.ts';
 import { frameAnswer, storeAnswer, viewOf } from '#core/queries';
 import { withPending, openSnapshot, type Snapshot } from './snapshot.ts';
 
@@ -13,7 +13,7 @@ let counter = 0;
 const ev = (type: TamboEvent['type'], subjects: string[], data: unknown, id = `w${(counter += 1)}`): TamboEvent =>
   ({ id, type, subjects, instant: testInstant(1000 + counter), device: 'phone', counter, version: 1, data }) as TamboEvent;
 const snapshot = (over: Partial<Snapshot> = {}): Snapshot =>
-  testGround({
+  testSnapshot({
     packs: [testPack('a', { code: codeFrom(1), containerId: 'tub' }), testPack('b', { code: codeFrom(2), containerId: 'tub' })],
     usage: [['tub', { holding: 2, toWash: 0, ever: 2 }]],
     ...over,

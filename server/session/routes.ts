@@ -1,9 +1,9 @@
 import { Router } from 'express';
 import { refusals, sessionSchema } from '#core/contract';
-import { frameAnswer, sessionsAnswer, todayAnswer } from '#core/queries';
+import { frameAnswer, isSessionPart, sessionPart, sessionsAnswer, todayAnswer } from '#core/queries';
 import { documentById } from '../db/index.ts';
 import { asksForCopy } from '../files/away.ts';
-import { answer, HttpRefusal, param, type Context } from '../http.ts';
+import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
 import { snapshotOf, settingOf } from './records.ts';
 import { findIndex } from './find.ts';
@@ -43,6 +43,14 @@ export function sessionRoutes(ctx: Context): Router {
   r.get(
     '/sessions/:id',
     answer((req) => sessionViewOf(ctx, sessionOf(ctx, param(req, 'id')))),
+  );
+  r.get(
+    '/sessions/:id/:part',
+    answer((req) => {
+      const part = param(req, 'part');
+      if (!isSessionPart(part)) throw notFound('A part of a session', part);
+      return sessionPart(sessionViewOf(ctx, sessionOf(ctx, param(req, 'id'))), part);
+    }),
   );
   r.post(
     '/plan/check',

@@ -1,5 +1,6 @@
 import { clockOf, addMinutes, sayMinutes } from '#core/kitchen';
-import { leftOf, shortTitle, type CookNow, type SessionView } from '#core/session';
+import { leftOf, shortTitle, type CookNow } from '#core/session';
+import type { SessionParts } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import type { TaskActions } from './taskActions.ts';
 import { dishOf, kindOf } from './words.ts';
@@ -20,7 +21,7 @@ export function Bench({
   actions,
   onFree,
 }: {
-  view: SessionView;
+  view: SessionParts['cook'];
   cook: CookNow;
   now: string;
   zone: string;

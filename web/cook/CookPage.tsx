@@ -3,14 +3,15 @@ import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, clockPlus, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
 import { cooksNow, type TaskView } from '#core/session';
-import { useFrameQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useFrameQuery, useSessionsQuery } from '../sync/api.ts';
+import { useSessionCook } from '../sync/session.ts';
 import { useNow } from '../sync/clock.ts';
 import { Cautions, Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Score } from './Score.tsx';
 import { kindOf, dishOf } from './words.ts';
-import { usePending, useTaskActions, withPending } from './taskActions.ts';
+import { useTaskActions } from './taskActions.ts';
 import { useOwnCook } from './useOwnCook.ts';
 import { NowCard } from './NowCard.tsx';
 import { Timers } from './Timers.tsx';
@@ -18,18 +19,16 @@ import { Timers } from './Timers.tsx';
 /** Cook: what to do now, large; what is on the clock; the score of hands and pots; every task in order. */
 export function CookPage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useSessionQuery(id, { pollingInterval: 60_000 });
+  const { data: view, error, refetch } = useSessionCook(id, { pollingInterval: 60_000 });
   const frame = useFrameQuery().data;
   const sessions = useSessionsQuery().data;
   const now = useNow(1000);
-  const pending = usePending(id);
   const actions = useTaskActions(id, now);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
   const [me, setMe] = useOwnCook(id);
-  if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
+  if (!view || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const view = withPending(data, pending, now);
   const stateOf = (t: TaskView): string | undefined => t.log?.state;
   const closed = view.tasks.filter((t) => ['done', 'skipped'].includes(stateOf(t) ?? ''));
   const running = view.tasks.filter((t) => stateOf(t) === 'running');
@@ -38,29 +37,29 @@ export function CookPage() {
   const cooks = cooksNow(view, now, free);
   const mine = cooks.find((c) => c.cookId === me) ?? cooks[0];
   const current = mine?.task;
-  const makespan = data.schedule?.makespanMin ?? 0;
+  const makespan = view.schedule?.makespanMin ?? 0;
   const begun = closed.length + running.length > 0;
   const startsAt = begun ? now : undefined;
-  const at = (min: number): string => (startsAt ? clockOf(addMinutes(startsAt, min), zone) : clockPlus(data.session.startAt, min));
-  const hazards = [...new Set(data.tasks.filter((t) => !closedIds.has(t.id)).flatMap((t) => t.hazards))] as CautionPlace[];
-  const names = new Map(data.tasks.map((t) => [t.id, t.title]));
-  const binding = data.schedule?.bindingTaskIds.at(-1);
-  const bindingDish = binding ? data.tasks.find((t) => t.id === binding) : undefined;
+  const at = (min: number): string => (startsAt ? clockOf(addMinutes(startsAt, min), zone) : clockPlus(view.session.startAt, min));
+  const hazards = [...new Set(view.tasks.filter((t) => !closedIds.has(t.id)).flatMap((t) => t.hazards))] as CautionPlace[];
+  const names = new Map(view.tasks.map((t) => [t.id, t.title]));
+  const binding = view.schedule?.bindingTaskIds.at(-1);
+  const bindingDish = binding ? view.tasks.find((t) => t.id === binding) : undefined;
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/cook/${id}`} />}
       <PageHead
         title={
-          data.tasks.length === 0
+          view.tasks.length === 0
             ? 'Cook'
             : begun
               ? `${countOf(open.length + running.length, 'task')} to go`
-              : `${countOf(data.tasks.length, 'task')}, about ${sayMinutes(makespan)}`
+              : `${countOf(view.tasks.length, 'task')}, about ${sayMinutes(makespan)}`
         }
         lead={
           open.length + running.length === 0
             ? 'Every task is done. Weigh the pots and pack.'
-            : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(data.session.day)} from ${data.session.startAt}, done about ${at(makespan)}.`}${bindingDish && data.schedule ? ` It cannot end before ${at(data.schedule.boundMin)}: ${dishOf(data, bindingDish)} takes that long.` : ''}`
+            : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(view.session.day)} from ${view.session.startAt}, done about ${at(makespan)}.`}${bindingDish && view.schedule ? ` It cannot end before ${at(view.schedule.boundMin)}: ${dishOf(view, bindingDish)} takes that long.` : ''}`
         }
       >
         <Link className="btn o" to={`/worktop/${id}`}>
@@ -75,7 +74,7 @@ export function CookPage() {
           </Link>
         )}
       </PageHead>
-      {cooks.length > 1 && data.tasks.length > 0 && (
+      {cooks.length > 1 && view.tasks.length > 0 && (
         <div className="chips noprint" role="group" aria-label="Whose tasks" style={{ marginBottom: 14 }}>
           {cooks.map((c) => (
             <button type="button" key={c.cookId} className="chip" aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
@@ -84,12 +83,12 @@ export function CookPage() {
           ))}
         </div>
       )}
-      {data.scheduleError && (
+      {view.scheduleError && (
         <p className="note bad" role="alert">
-          {data.scheduleError}
+          {view.scheduleError}
         </p>
       )}
-      {data.tasks.length === 0 ? (
+      {view.tasks.length === 0 ? (
         <Empty title="No work yet" text="This session has no dishes, or their recipes have no steps.">
           <Link className="btn" to={`/plan/${id}`}>
             Open the plan
@@ -143,7 +142,7 @@ export function CookPage() {
               </section>
             </div>
           </div>
-          <Score view={data} at={at} />
+          <Score view={view} at={at} />
           <section className="card" aria-label="All tasks">
             <h2>In order</h2>
             <ol className="rows" style={{ columns: '2 420px', columnGap: 32 }}>
@@ -162,13 +161,13 @@ export function CookPage() {
                     >
                       {s === 'done' ? '✓' : ''}
                     </button>
-                    <span className="strong" style={{ minWidth: 24, color: `var(--kind-${kindOf(data, t)})` }}>
+                    <span className="strong" style={{ minWidth: 24, color: `var(--kind-${kindOf(view, t)})` }}>
                       {i + 1}
                     </span>
                     <div className="grow">
                       <div style={s === 'done' || s === 'skipped' ? { textDecoration: 'line-through' } : undefined}>{t.title}</div>
                       <div className="sub">
-                        {t.detail || dishOf(data, t)}
+                        {t.detail || dishOf(view, t)}
                         {s === 'skipped' ? ' (skipped)' : ''}
                         {t.after.length > 0 && !s
                           ? `; after: ${t.after

@@ -1,5 +1,6 @@
 import { sayMinutes } from '#core/kitchen';
-import { leftOf, type SessionView, type TaskView } from '#core/session';
+import { leftOf, type TaskView } from '#core/session';
+import type { SessionParts } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf, dishOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
@@ -16,7 +17,7 @@ export function NowCard({
   cookId,
   onFree,
 }: {
-  view: SessionView;
+  view: SessionParts['cook'];
   task: TaskView;
   now: string;
   actions: ReturnType<typeof useTaskActions>;

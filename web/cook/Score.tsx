@@ -1,4 +1,6 @@
-import type { SessionView, TaskView } from '#core/session';
+import type { TaskView } from '#core/session';
+import type { SessionParts } from '#core/queries';
+import { kindOf } from './words.ts';
 
 const w = 1150;
 const gutter = 96;
@@ -27,7 +29,7 @@ function lanes(notes: Omit<Note, 'lane'>[]): Note[] {
 }
 
 /** The session as a score: a stave of hands with numbered blocks, below it what minds itself as thin tails on pots and oven. */
-export function Score({ view, at }: { view: SessionView; at: (min: number) => string }) {
+export function Score({ view, at }: { view: SessionParts['cook']; at: (min: number) => string }) {
   const total = view.schedule?.makespanMin ?? 0;
   if (total <= 0) return null;
   const x = (min: number): number => gutter + (min / total) * (w - gutter - 12);
@@ -62,7 +64,7 @@ export function Score({ view, at }: { view: SessionView; at: (min: number) => st
     y += rows * lane + 8;
     return { ...g, from };
   });
-  const kind = (t: TaskView): string => view.batches.find((b) => b.batch.id === t.batchIds[0])?.revision.kind ?? 'meal';
+  const kind = (t: TaskView): string => kindOf(view, t);
   const hours = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i * 60);
   return (
     <section className="card noprint" aria-label="Score of the session" tabIndex={0} style={{ overflowX: 'auto' }}>

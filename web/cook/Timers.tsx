@@ -1,5 +1,6 @@
 import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
-import { leftOf, type SessionView, type TaskView } from '#core/session';
+import { leftOf, type TaskView } from '#core/session';
+import type { SessionParts } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf } from './words.ts';
@@ -12,7 +13,7 @@ export function Timers({
   zone,
   actions,
 }: {
-  view: SessionView;
+  view: SessionParts['cook'];
   running: TaskView[];
   now: string;
   zone: string;

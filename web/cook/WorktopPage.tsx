@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, sayMinutes } from '#core/kitchen';
 import { cooksNow, timersNow } from '#core/session';
-import { useFrameQuery, useSessionQuery } from '../sync/api.ts';
+import { useFrameQuery } from '../sync/api.ts';
+import { useSessionCook } from '../sync/session.ts';
 import { useNow } from '../sync/clock.ts';
 import { ToastBar } from '../frame/ToastBar.tsx';
 import { Waiting } from '../ui/ui.tsx';
@@ -11,7 +12,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { Bench } from './Bench.tsx';
 import './worktop.css';
 import { useAlarms } from './useAlarms.ts';
-import { usePending, useTaskActions, withPending } from './taskActions.ts';
+import { useTaskActions } from './taskActions.ts';
 
 /** Benches that fit side by side at arm's length. */
 const side = 2;
@@ -21,13 +22,11 @@ const clocksShown = 3;
 /** The worktop: two cooks side by side at arm's length, every running clock readable from two metres and spoken by name. */
 export function WorktopPage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useSessionQuery(id, { pollingInterval: 10_000 });
+  const { data: view, error, refetch } = useSessionCook(id, { pollingInterval: 10_000 });
   const frame = useFrameQuery(undefined, { pollingInterval: 10_000 }).data;
   const now = useNow(1000);
-  const pending = usePending(id);
   const actions = useTaskActions(id, now);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
-  const view = data && withPending(data, pending, now);
   const timers = view ? timersNow(view, now) : [];
   const alarms = useAlarms(timers);
   const awake = useWakeLock(true);

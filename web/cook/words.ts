@@ -1,6 +1,11 @@
+import type { Kind } from '#core/contract';
 import type { SessionView, TaskView } from '#core/session';
 
-export const kindOf = (view: SessionView, t: TaskView) => view.batches.find((b) => b.batch.id === t.batchIds[0])?.revision.kind ?? 'meal';
+type Named = Pick<SessionView, 'dishes'>;
 
-export const dishOf = (view: SessionView, t: TaskView): string =>
-  t.batchIds.map((id) => view.batches.find((b) => b.batch.id === id)?.revision.name ?? '').join(', ');
+/** The kind of a task's first dish. */
+export const kindOf = (view: Named, t: TaskView): Kind => view.dishes.find((d) => d.batchId === t.batchIds[0])?.kind ?? 'meal';
+
+/** The dishes a task is for. */
+export const dishOf = (view: Named, t: TaskView): string =>
+  t.batchIds.map((id) => view.dishes.find((d) => d.batchId === id)?.name ?? '').join(', ');

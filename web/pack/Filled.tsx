@@ -3,14 +3,15 @@ import { Link } from 'react-router';
 import { markLabelled, putAway } from '#core/commands';
 import type { Place } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
-import { portionName, type BatchView } from '#core/session';
+import { portionName } from '#core/session';
+import type { PackedBatch } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { datedAs } from '../ui/packWords.ts';
 import { SpotSelect, type Spot } from '../ui/SpotSelect.tsx';
 
 /** Packs of this dish once filled: put away together, labels next. */
-export function Filled({ b, places, sessionId }: { b: BatchView; places: readonly Place[]; sessionId: string }) {
+export function Filled({ b, places, sessionId }: { b: PackedBatch; places: readonly Place[]; sessionId: string }) {
   const { log } = useCommands();
   const cold = places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const preferred = cold.find((p) => p.prefers.includes(b.revision.kind)) ?? cold[0];

@@ -5,7 +5,8 @@ import { intentId } from '#core/contract';
 import { countOf, listOf, sayPortions } from '#core/kitchen';
 import type { PackGroup } from '#core/pack';
 import { cautionsFor } from '#core/safety';
-import { filledData, labelContent, packTexts, unsaltedPacks, type BatchView, type SessionView } from '#core/session';
+import { filledData, labelContent, packTexts, unsaltedPacks } from '#core/session';
+import type { PackedBatch, SessionParts } from '#core/queries';
 import { useFrameQuery, useKitchenQuery } from '../sync/api.ts';
 import { takeCodes, useNextCode } from '../sync/codes.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -19,7 +20,7 @@ import { optionsFor, sayResult } from './options.ts';
 import { sayVolume } from '../sync/measures.ts';
 
 /** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
-export function Filling({ b, view, onFilled }: { b: BatchView; view: SessionView; onFilled: () => void }) {
+export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionParts['pack']; onFilled: () => void }) {
   const kitchen = useKitchenQuery().data;
   const frame = useFrameQuery().data;
   const { log } = useCommands();

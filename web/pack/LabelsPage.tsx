@@ -1,9 +1,9 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { markLabelled } from '#core/commands';
 import { countOf } from '#core/kitchen';
 import { a4Grid21, type LabelResult } from '#core/pack';
-import { useLabelsQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useLabelsQuery, useSessionsQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
@@ -17,24 +17,14 @@ const perSheet = a4Grid21.columns * a4Grid21.rows;
 export function LabelsPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useLabelsQuery(id);
-  const session = useSessionQuery(id).data;
   const sessions = useSessionsQuery().data;
   const { log } = useCommands();
   const [start, setStart] = useState(1);
   const [all, setAll] = useState(false);
-  const labelled = useMemo(
-    () =>
-      new Set(
-        (session?.batches ?? [])
-          .flatMap((b) => b.packs)
-          .filter((p) => p.labelled)
-          .map((p) => p.packId),
-      ),
-    [session],
-  );
-  if (!data || !session) return <Waiting error={error} refetch={() => void refetch()} />;
+  if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const chosen = data.labels.filter((l) => all || !labelled.has(l.packId) || data.says[l.packId]?.printAgain);
+  const bare = data.labels.filter((l) => !data.says[l.packId]?.labelled).length;
+  const chosen = data.labels.filter((l) => all || !data.says[l.packId]?.labelled || data.says[l.packId]?.printAgain);
   const drawn = new Map(chosen.map((l) => [l.packId, previewOf(l, data.address)]));
   /** Labels on the sheet: a pack whose words need two has two. */
   const cells = chosen.reduce((n, l) => n + sheetsOf(drawn.get(l.packId)), 0);
@@ -51,7 +41,7 @@ export function LabelsPage() {
       {brief && <SessionHeader brief={brief} here={`/pack/${id}/labels`} />}
       <PageHead
         title="Labels"
-        lead={`${countOf(data.labels.length, 'pack')}, ${data.labels.length - labelled.size === 0 ? 'all labelled' : `${data.labels.length - labelled.size} without a label`}. ${a4Grid21.name}.`}
+        lead={`${countOf(data.labels.length, 'pack')}, ${bare === 0 ? 'all labelled' : `${bare} without a label`}. ${a4Grid21.name}.`}
       >
         <button type="button" className="chip" aria-pressed={all} onClick={() => setAll(!all)}>
           All packs again

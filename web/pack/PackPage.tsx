@@ -2,7 +2,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { closePacking } from '#core/commands';
 import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
-import { useFrameQuery, useKitchenQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useFrameQuery, useKitchenQuery, useSessionPackQuery, useSessionsQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -15,7 +15,7 @@ import { sayMass, sayVolume } from '../sync/measures.ts';
 export function PackPage() {
   const { id = '' } = useParams();
   const [params, setParams] = useSearchParams();
-  const { data, error, refetch } = useSessionQuery(id);
+  const { data, error, refetch } = useSessionPackQuery(id);
   const kitchen = useKitchenQuery().data;
   const frame = useFrameQuery().data;
   const sessions = useSessionsQuery().data;

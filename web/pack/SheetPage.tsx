@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import { capital, listOf, sayDayYear, sayLongDay } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import { sayVague } from '#core/store';
-import { useLabelsQuery, useSessionQuery } from '../sync/api.ts';
+import { useLabelsQuery, useSessionPackQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
@@ -15,7 +15,7 @@ const addText = (labels: readonly LabelContent[]): string =>
 /** The session sheet: for each dish all that a label may have had no room for, with the codes it stands under. Made for paper. */
 export function SheetPage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useSessionQuery(id);
+  const { data, error, refetch } = useSessionPackQuery(id);
   const sheet = useLabelsQuery(id).data;
   if (!data || !sheet) return <Waiting error={error} refetch={() => void refetch()} />;
   const byPack = new Map((sheet?.labels ?? []).map((l) => [l.packId, l]));

@@ -3,7 +3,7 @@ import { weigh } from '#core/commands';
 import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
 import { densityIsGuess } from '#core/recipe';
-import { type BatchView } from '#core/session';
+import type { PackedBatch } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { useOnce } from '../ui/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
@@ -89,7 +89,7 @@ export function WeighCard({
   pots,
   onDone,
 }: {
-  b: BatchView;
+  b: PackedBatch;
   sessionId: string;
   pots: readonly Equipment[];
   onDone: () => void;

@@ -1,6 +1,7 @@
 import { mayHold, sayPortions } from '#core/kitchen';
 import { choosePacks, type Free, type PackResult } from '#core/pack';
-import { portionName, type BatchView, type SessionView } from '#core/session';
+import { portionName } from '#core/session';
+import type { PackedBatch, SessionParts } from '#core/queries';
 
 interface Option {
   id: string;
@@ -9,7 +10,7 @@ interface Option {
 }
 
 /** Ways to pack what is in the pot, from the containers that other dishes leave free. */
-export function optionsFor(b: BatchView, view: SessionView, frees: readonly Free[], groups: readonly number[]): Option[] {
+export function optionsFor(b: PackedBatch, view: SessionParts['pack'], frees: readonly Free[], groups: readonly number[]): Option[] {
   const others = view.batches
     .filter((x) => x.batch.id !== b.batch.id && !x.flags.packed && x.packing.ok)
     .flatMap((x) => (x.packing.ok ? x.packing.choice.groups : []));

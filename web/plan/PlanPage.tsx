@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Batch, Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
-import { useFrameQuery, useRecipesQuery, useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useFrameQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
@@ -15,7 +15,7 @@ export function PlanPage() {
   const frame = useFrameQuery();
   const recipes = useRecipesQuery();
   const sessions = useSessionsQuery();
-  const existing = useSessionQuery(id ?? '', { skip: !id });
+  const existing = useSessionPlanQuery(id ?? '', { skip: !id });
   const [freshId] = useState(newId);
   if (!frame.data || !recipes.data || !sessions.data || (id && !existing.data))
     return <Waiting error={frame.error ?? recipes.error ?? sessions.error ?? existing.error} refetch={() => void existing.refetch()} />;

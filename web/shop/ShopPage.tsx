@@ -3,33 +3,20 @@ import { Link, useParams } from 'react-router';
 import { tick, untick } from '#core/commands';
 import { capital, countOf, listOf, sayWeekday } from '#core/kitchen';
 import type { ListedLine } from '#core/session';
-import { useSessionQuery, useSessionsQuery } from '../sync/api.ts';
+import { useSessionsQuery } from '../sync/api.ts';
+import { useSessionShop } from '../sync/session.ts';
 import { useCommands } from '../sync/commands.ts';
-import { useAppSelector } from '../sync/store.ts';
 import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 
 type Ticked = ListedLine['ticked'] | 'none';
 
-/** Ticks that still wait on this device count at once. */
-function usePendingTicks(sessionId: string): ReadonlyMap<string, { ticked: Ticked; id: string }> {
-  const waiting = useAppSelector((s) => s.outbox.pending);
-  const pending = new Map<string, { ticked: Ticked; id: string }>();
-  for (const w of waiting) {
-    if (w.kind !== 'event') continue;
-    const e = w.body;
-    if (e.type === 'ticked' && e.data.sessionId === sessionId) pending.set(e.data.key, { ticked: e.data.how, id: e.id });
-    if (e.type === 'unticked' && e.data.sessionId === sessionId) pending.set(e.data.key, { ticked: 'none', id: e.id });
-  }
-  return pending;
-}
-
-function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked: Ticked; seen: string; sessionId: string }) {
+function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticked; sessionId: string }) {
   const { log } = useCommands();
   const done = ticked === 'bought' || ticked === 'haveIt';
   const onTick = (how: 'bought' | 'haveIt'): void =>
-    void log([tick({ ...line, sessionId, seen }, how)], how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`);
-  const onUntick = (): void => void log([untick({ ...line, sessionId, seen })], `${line.name}: back on the list`);
+    void log([tick({ ...line, sessionId }, how)], how === 'bought' ? `${line.name}: in the basket` : `${line.name}: at home`);
+  const onUntick = (): void => void log([untick({ ...line, sessionId })], `${line.name}: back on the list`);
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
@@ -86,21 +73,20 @@ function LineItem({ line, ticked, seen, sessionId }: { line: ListedLine; ticked:
 /** Shop: one summed list by aisle, ticked off; who asked for what is one tap away. */
 export function ShopPage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useSessionQuery(id);
+  const { data, error, refetch } = useSessionShop(id);
   const sessions = useSessionsQuery().data;
-  const pending = usePendingTicks(id);
   const [hide, setHide] = useState(false);
   const [q, setQ] = useState('');
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
-  const state = (l: ListedLine): Ticked => pending.get(l.key)?.ticked ?? l.ticked ?? 'none';
+  const state = (l: ListedLine): Ticked => l.ticked ?? 'none';
   const isDone = (l: ListedLine): boolean => state(l) !== 'none';
   const buy = data.list.filter((s) => s.id !== 'onTheDay').flatMap((s) => s.lines);
   const got = buy.filter(isDone).length;
   const sections = data.list
     .map((s) => ({ ...s, lines: s.lines.filter((l) => (!hide || !isDone(l)) && l.name.toLowerCase().includes(q.toLowerCase())) }))
     .filter((s) => s.lines.length > 0);
-  const short = data.fit.rows.find((r) => r.id === 'containers' && !r.fits);
+  const short = data.containers?.fits === false ? data.containers : undefined;
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/shop/${id}`} />}
@@ -156,7 +142,7 @@ export function ShopPage() {
               {s.id === 'onTheDay' && <p className="sub">Fresh, when it is eaten; not for this trip unless it keeps.</p>}
               <ul className="rows">
                 {s.lines.map((l) => (
-                  <LineItem key={l.key} line={l} ticked={state(l)} seen={pending.get(l.key)?.id ?? l.seen} sessionId={id} />
+                  <LineItem key={l.key} line={l} ticked={state(l)} sessionId={id} />
                 ))}
               </ul>
             </section>

@@ -20,6 +20,8 @@ import type {
   RecipeAnswer,
   RecipeBrief,
   ReferenceAnswer,
+  SessionPart,
+  SessionParts,
   SessionsAnswer,
   Starter,
   StoreAnswer,
@@ -28,6 +30,9 @@ import type {
 import { baseQuery } from './baseQuery.ts';
 import { follow } from './clock.ts';
 import { followUnits } from './measures.ts';
+
+/** A page asks for its own part of a session. */
+const partOf = (part: SessionPart) => (id: string) => `/sessions/${encodeURIComponent(id)}/${part}`;
 
 /** Server data has one owner: this cache. Whatever is written makes all of it stale. */
 export const api = createApi({
@@ -58,7 +63,10 @@ export const api = createApi({
     means: b.query<MeansAnswer, string>({ query: (q) => `/ingredients/means?q=${encodeURIComponent(q)}` }),
     lives: b.query<{ id: string; group: string; item: string }[], void>({ query: () => '/lives' }),
     sessions: b.query<SessionsAnswer, void>({ query: () => '/sessions', providesTags: ['World'] }),
-    session: b.query<SessionView, string>({ query: (id) => `/sessions/${encodeURIComponent(id)}`, providesTags: ['World'] }),
+    sessionPlan: b.query<SessionParts['plan'], string>({ query: partOf('plan'), providesTags: ['World'] }),
+    sessionShop: b.query<SessionParts['shop'], string>({ query: partOf('shop'), providesTags: ['World'] }),
+    sessionCook: b.query<SessionParts['cook'], string>({ query: partOf('cook'), providesTags: ['World'] }),
+    sessionPack: b.query<SessionParts['pack'], string>({ query: partOf('pack'), providesTags: ['World'] }),
     checkPlan: b.query<SessionView, Session>({ query: (body) => ({ url: '/plan/check', method: 'POST', body }), providesTags: ['World'] }),
     labels: b.query<LabelsAnswer, string>({ query: (id) => `/labels/${encodeURIComponent(id)}`, providesTags: ['World'] }),
     store: b.query<StoreAnswer, void>({ query: () => '/store', providesTags: ['World'] }),
@@ -89,7 +97,10 @@ export const {
   useMeansQuery,
   useLivesQuery,
   useSessionsQuery,
-  useSessionQuery,
+  useSessionPlanQuery,
+  useSessionShopQuery,
+  useSessionCookQuery,
+  useSessionPackQuery,
   useCheckPlanQuery,
   useLabelsQuery,
   useStoreQuery,

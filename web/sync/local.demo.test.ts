@@ -57,7 +57,8 @@ describe('a page without a connection', () => {
   it('answers one session and its labels', async () => {
     const { sessions } = await get<SessionsAnswer>('/sessions');
     for (const { id } of sessions.slice(0, 2)) {
-      expect(await here(`/sessions/${id}`)).toEqual(await get(`/sessions/${id}`));
+      for (const part of ['', '/plan', '/shop', '/cook', '/pack'])
+        expect(await here(`/sessions/${id}${part}`)).toEqual(await get(`/sessions/${id}${part}`));
       expect(await here(`/labels/${id}`)).toEqual(await get(`/labels/${id}`));
     }
   });

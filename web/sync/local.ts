@@ -1,12 +1,14 @@
 import { readCode } from '#core/pack';
-import { type World } from '#core/session';
+import { type SessionView, type World } from '#core/session';
 import {
   countAnswer,
   eatAnswer,
   frameAnswer,
+  isSessionPart,
   kitchenAnswer,
   labelsAnswer,
   packAnswer,
+  sessionPart,
   sessionsAnswer,
   storeAnswer,
   todayAnswer,
@@ -35,13 +37,16 @@ async function household(pending: readonly PendingEntry[]) {
   return made;
 }
 
+const sessionPartOf = (view: SessionView, part: string | undefined): unknown =>
+  part !== undefined && isSessionPart(part) ? sessionPart(view, part) : view;
+
 /** A page's data from the household kept here and what waits, by the same functions as the server's. */
 export async function localAnswer(path: string, pending: readonly PendingEntry[]): Promise<LocalAnswer | undefined> {
   const found = await household(pending);
   if (!found) return undefined;
   const { world, records, at, events } = found;
   const instant = now();
-  const [, station = '', rest] = /^\/([a-z]+)(?:\/([^?]+))?/.exec(path) ?? [];
+  const [, station = '', rest, part] = /^\/([a-z]+)(?:\/([^?/]+))?(?:\/([a-z]+))?/.exec(path) ?? [];
   const id = decodeURIComponent(rest ?? '');
   const session = records.sessions().find((s) => s.id === id);
   switch (station) {
@@ -59,7 +64,8 @@ export async function localAnswer(path: string, pending: readonly PendingEntry[]
       return { at, data: countAnswer(world, records, instant) };
     case 'sessions':
       if (!id) return { at, data: sessionsAnswer(world, records, todayOf(world, instant)) };
-      return session ? { at, data: viewOf(session, world, records, instant) } : { at, missing: 'This session is not kept on this device.' };
+      if (!session) return { at, missing: 'This session is not kept on this device.' };
+      return { at, data: sessionPartOf(viewOf(session, world, records, instant), part) };
     case 'labels':
       return session
         ? { at, data: labelsAnswer(session, world, records, instant) }
