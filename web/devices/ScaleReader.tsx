@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { ScaleReading } from '#core/queries';
 import { standIn, type ScaleSource } from './scaleSource.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 import { Figure } from '../ui/ui.tsx';
 
 /** How often a page looks at the scale while it is open. */
@@ -17,6 +17,7 @@ export function ScaleReader({
   onTake: (grams: number) => void;
   takes?: string;
 }) {
+  const { sayMass } = useMeasures();
   const [reading, setReading] = useState<ScaleReading>();
   const [problem, setProblem] = useState('');
   const [put, setPut] = useState('');

@@ -5,7 +5,7 @@ import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
 import { amountOf, datedAs } from '../ui/packWords.ts';
 import { layTiles } from './tiles.ts';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 interface Props {
   place: Place;
@@ -30,6 +30,7 @@ function showText(pack: PackBrief, width: number): { text: string; strong: boole
 
 /** A freezer drawn to its litres: upright from the front with its shelves, a chest from above with its baskets; a tile's area follows its pack's volume. */
 export function Cutaway({ place, room, packs, selected, dim, onSelect }: Props) {
+  const { sayVolume } = useMeasures();
   const chest = place.kind === 'chest';
   const W = chest ? 700 : 400;
   const total = place.zones.reduce((s, z) => s + z.litres, 0);

@@ -2,7 +2,7 @@ import type { Container } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
 import { fillLimitMl, thicknessMm, type PackGroup } from '#core/pack';
 import { portionName } from '#core/session';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** One container from the front at a scale, with its fill line; a bag lies flat and is seen from above. */
 function Drawn({ container: c, ml, scale }: { container: Container; ml: number; scale: number }) {
@@ -45,6 +45,7 @@ export function FillView({
   densityGPerMl: number | undefined;
   cubes: boolean;
 }) {
+  const { sayMass, sayVolume } = useMeasures();
   const tallest = Math.max(...groups.map((g) => g.container.heightMm));
   const scale = Math.min(0.75, 92 / tallest);
   return (

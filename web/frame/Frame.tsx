@@ -5,7 +5,6 @@ import { clockOf } from '#core/kitchen';
 import type { FrameAnswer } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
-import { unitsNow } from '../sync/measures.ts';
 import { putRefusedAside } from '../sync/outbox.ts';
 import { takeOver, useNewVersion } from '../sync/serviceWorker.ts';
 import { BottomBar, Rail } from './Rail.tsx';
@@ -171,7 +170,7 @@ export function Frame() {
               <DamagePage />
             </Suspense>
           ) : (
-            <Outlet key={data?.household.units ?? unitsNow()} />
+            <Outlet />
           )}
         </div>
       </div>

@@ -1,7 +1,7 @@
 import type { Container } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 const scale = 0.62;
 
@@ -56,6 +56,7 @@ function Shape({ c }: { c: Container }) {
 
 /** All containers on one board at one scale, with how many are free and what the next session takes. */
 export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containers']; onEdit: (c: Container) => void }) {
+  const { sayVolume } = useMeasures();
   const high = (c: Container): number => (c.shape === 'tray' || c.shape === 'mould' ? c.depthMm : c.heightMm) * scale;
   const tallest = Math.max(...list.map(({ container: c }) => high(c))) + 6;
   return (

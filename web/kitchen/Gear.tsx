@@ -5,7 +5,7 @@ import type { KitchenAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 const heat: readonly { kind: Equipment['kind']; name: string; count: number; of: string }[] = [
   { kind: 'hob', name: 'Hob', count: 4, of: 'burners' },
@@ -50,7 +50,7 @@ function Drawn({ e, tallest }: { e: Equipment; tallest: number }) {
   );
 }
 
-function says(e: Equipment): string {
+function says(e: Equipment, { sayMass }: Measures): string {
   const parts = [
     e.litres ? `${e.litres} L` : '',
     kindOf(e.kind).group === 'vessel' && e.tareG ? `${sayMass(e.tareG)} empty` : '',
@@ -62,6 +62,7 @@ function says(e: Equipment): string {
 }
 
 function Shelf({ list, onEdit }: { list: readonly Equipment[]; onEdit: (e: Equipment) => void }) {
+  const measures = useMeasures();
   const tallest = Math.max(60, ...list.map((e) => size(e).h));
   return (
     <div className="row wrap" style={{ alignItems: 'flex-end', gap: 22 }}>
@@ -72,7 +73,7 @@ function Shelf({ list, onEdit }: { list: readonly Equipment[]; onEdit: (e: Equip
             {e.name}
             {e.count > 1 ? `, ${e.count}${e.kind === 'steamer' ? ' tiers' : ''}` : ''}
           </div>
-          <div className="sub">{says(e) || 'size not known yet'}</div>
+          <div className="sub">{says(e, measures) || 'size not known yet'}</div>
           {e.kind === 'pot' && !e.tareG && (
             <div className="sub" style={{ color: 'var(--saffron)' }}>
               weigh it empty once
@@ -98,6 +99,7 @@ function Rows({
   onEdit: (e: Equipment) => void;
   onAdd: (k: Equipment['kind']) => void;
 }) {
+  const measures = useMeasures();
   return (
     <ul className="rows">
       {kinds.flatMap((k) => {
@@ -116,7 +118,7 @@ function Rows({
             <div className="grow">
               <b>{e.name}</b>
               {e.count > 1 ? `, ${e.count} ${k.count === 'How many' ? 'of them' : k.count.toLowerCase()}` : ''}
-              <div className="sub">{says(e)}</div>
+              <div className="sub">{says(e, measures)}</div>
             </div>
             <button type="button" className="link s" onClick={() => onEdit(e)} aria-label={`Change ${e.name}`}>
               change
@@ -130,6 +132,7 @@ function Rows({
 
 /** What there is to cook with, drawn at one scale, with the quiet bottlenecks beside it. */
 export function Gear({ data }: { data: KitchenAnswer }) {
+  const measures = useMeasures();
   const { write } = useCommands();
   const [editing, setEditing] = useState<Equipment | Equipment['kind']>();
   const drawn = (group: GearKind['group']): Equipment[] => data.equipment.filter((e) => e.count > 0 && kindOf(e.kind).group === group);
@@ -205,7 +208,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
                     <b>{x.name}</b>
                     <div className="sub">
                       {on
-                        ? [x.of ? `${mine?.count ?? x.count} ${x.of}` : '', mine ? says(mine) : '', mine?.heat ?? '']
+                        ? [x.of ? `${mine?.count ?? x.count} ${x.of}` : '', mine ? says(mine, measures) : '', mine?.heat ?? '']
                             .filter(Boolean)
                             .join(', ') || 'labels say how to use it'
                         : 'left out of labels and plans'}

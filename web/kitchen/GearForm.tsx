@@ -5,7 +5,7 @@ import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 const text = (n: number | undefined, by = 1): string => (n === undefined ? '' : String(Number((n * by).toFixed(2))));
 
@@ -34,7 +34,7 @@ function measuredLitres(t: Record<FieldKey, string>): number | undefined {
 }
 
 /** What it may be filled to, as the figures stand now. */
-function fillText(kind: Equipment['kind'], e: Equipment): string | undefined {
+function fillText(kind: Equipment['kind'], e: Equipment, { sayVolume }: Measures): string | undefined {
   if (kind === 'pot') {
     const u = potUsable(e);
     return u && `Filled to ${sayVolume(Math.round(u.ml / 50) * 50)} at most when stirred.`;
@@ -58,6 +58,7 @@ export function GearForm({
   kind?: Equipment['kind'];
   onClose: () => void;
 }) {
+  const measures = useMeasures();
   const { write } = useCommands();
   const [was] = useState(gear ?? null);
   const [kind, setKind] = useState<Equipment['kind']>(gear?.kind ?? first);
@@ -108,7 +109,7 @@ export function GearForm({
       ? [`${litres} L and a cylinder of ${ruler} L do not agree: check the litres or the two lengths.`]
       : []),
   ];
-  const says = bad.length === 0 ? fillText(kind, made()) : undefined;
+  const says = bad.length === 0 ? fillText(kind, made(), measures) : undefined;
   return (
     <Sheet
       title={gear ? gear.name : `Add: ${k.name.toLowerCase()}`}

@@ -7,7 +7,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
   const [editing, setEditing] = useState<Container | 'new'>();
@@ -42,6 +42,7 @@ export function Containers({ data }: { data: KitchenAnswer }) {
 }
 
 export function Places({ data }: { data: KitchenAnswer }) {
+  const { sayVolume } = useMeasures();
   const [editing, setEditing] = useState<Place | 'new'>();
   return (
     <>

@@ -17,10 +17,11 @@ import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
 export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionParts['pack']; onFilled: () => void }) {
+  const { sayVolume } = useMeasures();
   const kitchen = useKitchenQuery().data;
   const frame = useFrameQuery().data;
   const { log } = useCommands();

@@ -9,10 +9,11 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Filling } from './Filling.tsx';
 import { Filled } from './Filled.tsx';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** Pack: weigh what came out, choose from what is free, fill to the line, label, put away; dish by dish. */
 export function PackPage() {
+  const { sayMass, sayVolume } = useMeasures();
   const { id = '' } = useParams();
   const [params, setParams] = useSearchParams();
   const { data, error, refetch } = useSessionPackQuery(id);

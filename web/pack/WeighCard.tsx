@@ -8,7 +8,7 @@ import { useCommands } from '../sync/commands.ts';
 import { useOnce } from '../ui/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 type How = 'scale' | 'ruler' | 'ladle';
 const hows: readonly (readonly [How, string])[] = [
@@ -21,7 +21,7 @@ const hows: readonly (readonly [How, string])[] = [
 type Measured = { ok: true; data: Omit<EventData<'weighed'>, 'batchId'>; says: string } | { ok: false; says: string; bad: boolean };
 
 const none = (says: string, bad = false): Measured => ({ ok: false, says, bad });
-const range = (m: { low: number; high: number }): string =>
+const range = (m: { low: number; high: number }, { sayVolume }: Measures): string =>
   `${sayVolume(Math.round(m.low / 50) * 50)} to ${sayVolume(Math.round(m.high / 50) * 50)}`;
 
 interface Typed {
@@ -40,7 +40,7 @@ const likely = { least: 0.2, most: 1.6 } as const;
  * Pot on the scale: gross less the pot's own weight gives what came out. Where the weight of a litre is only guessed, one filled tub on the scale
  * teaches it; without one the guess stands and says so.
  */
-function byScale(t: Typed, pot: Equipment | undefined, known: number, guessed: boolean): Measured {
+function byScale(t: Typed, pot: Equipment | undefined, known: number, guessed: boolean, { sayMass, sayVolume }: Measures): Measured {
   const g = numberOf(t.gross);
   if (g === undefined)
     return none(
@@ -63,7 +63,7 @@ function byScale(t: Typed, pot: Equipment | undefined, known: number, guessed: b
   };
 }
 
-function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined, known: number): Measured {
+function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined, known: number, measures: Measures): Measured {
   const typed = how === 'ruler' ? t.depth : t.ladles;
   if (typed.trim() === '')
     return none(
@@ -78,7 +78,7 @@ function byVolume(how: 'ruler' | 'ladle', t: Typed, pot: Equipment | undefined, 
   return {
     ok: true,
     data: { volumeMl: ml, by: how, gPerMl: known },
-    says: `About ${sayVolume(ml)}, ${range(r.measured)} by how well it was read.`,
+    says: `About ${measures.sayVolume(ml)}, ${range(r.measured, measures)} by how well it was read.`,
   };
 }
 
@@ -94,6 +94,8 @@ export function WeighCard({
   pots: readonly Equipment[];
   onDone: () => void;
 }) {
+  const measures = useMeasures();
+  const { sayMass, sayVolume } = measures;
   const { log } = useCommands();
   const [how, setHow] = useState<How>('scale');
   const [potId, setPot] = useState(pots[0]?.id ?? 'none');
@@ -103,7 +105,7 @@ export function WeighCard({
   const pot = pots.find((p) => p.id === potId);
   const known = b.revision.density?.gPerMl;
   const guessed = densityIsGuess(b.revision.density);
-  const m = how === 'scale' ? byScale(t, pot, known ?? 1, guessed) : byVolume(how, t, pot, known ?? 1);
+  const m = how === 'scale' ? byScale(t, pot, known ?? 1, guessed, measures) : byVolume(how, t, pot, known ?? 1, measures);
   const { busy, once } = useOnce();
   const save = async (): Promise<void> => {
     if (!m.ok) return;

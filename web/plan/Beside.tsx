@@ -2,7 +2,7 @@ import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import type { SessionView } from '#core/session';
 import type { KitchenAnswer } from '#core/queries';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 import { Plates } from '../draw/Plates.tsx';
 
 /** Who is at the table over the next three weeks, with the day of the session among them. */
@@ -58,6 +58,7 @@ export function CutOnce({ tasks }: { tasks: SessionView['tasks'] }) {
 
 /** How much there is to carry home. */
 export function ToBuy({ list }: { list: SessionView['list'] }) {
+  const { sayMass } = useMeasures();
   const things = list.filter((s) => s.id !== 'onTheDay').reduce((n, s) => n + s.lines.length, 0);
   const grams = list
     .flatMap((s) => s.lines)

@@ -5,7 +5,7 @@ import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitch
 import { maxPortions } from '#core/recipe';
 import { portionName, type SessionView } from '#core/session';
 import { type RecipeBrief } from '#core/queries';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 import { Figure, NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 
@@ -21,6 +21,7 @@ export const okPortions = (text: string): boolean => Number(text) > 0 && Number(
 const worthSaying = 0.01;
 
 function PackingWords({ view, batchId }: { view: SessionView | undefined; batchId: string }) {
+  const { sayVolume } = useMeasures();
   const b = view?.batches.find((x) => x.batch.id === batchId);
   if (!b) return null;
   if (!b.packing.ok)

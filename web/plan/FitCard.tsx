@@ -1,9 +1,10 @@
 import { sayMinutes, sayPortions } from '#core/kitchen';
 import { type SessionView } from '#core/session';
 import { Why } from '../ui/ui.tsx';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 export function FitCard({ view, busy }: { view: SessionView | undefined; busy: boolean }) {
+  const { sayVolume } = useMeasures();
   return (
     <section className="card" aria-label="Does it fit" aria-busy={busy}>
       <h2>{!view || view.fit.rows.length === 0 ? 'Does it fit?' : view.fit.fits ? 'It fits' : 'It does not fit yet'}</h2>

@@ -7,7 +7,7 @@ import type { RecipeAnswer } from '#core/queries';
 import { AddLine } from './EditLines.tsx';
 import { LineDetail } from './LineDetail.tsx';
 import type { Scaling } from './useScaling.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 /** What a note says beyond the form that already stands there. */
 const noteOf = (l: ScaledLine): string =>
@@ -17,7 +17,7 @@ const noteOf = (l: ScaledLine): string =>
     .join('; ');
 
 /** Tins and packs that a weight is poured from, with what is over of the last. */
-function tinsOf(l: ScaledLine, row: LineFacts['row']): string | undefined {
+function tinsOf(l: ScaledLine, row: LineFacts['row'], { sayMass }: Measures): string | undefined {
   if (row?.aisle !== 'tins_jars' || !row.pieceG || !l.massG || row.pieceName !== 'tin') return undefined;
   const inTin = (row.pieceG * (row.ediblePct ?? 100)) / 100;
   const p = piecesFor(l.massG, inTin);
@@ -39,6 +39,7 @@ interface RowProps {
 
 /** One line: what to measure out is loud, the rest is a tap away. */
 const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limits, open, onToggle }: RowProps) {
+  const { sayMass } = useMeasures();
   const rule = l.line.scaling.rule;
   const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
   return (
@@ -109,6 +110,7 @@ export function Amounts({
   title: string;
   none?: string;
 }) {
+  const measures = useMeasures();
   const [open, setOpen] = useState<string>();
   const [toggle] = useState(() => (id: string) => setOpen((was) => (was === id ? undefined : id)));
   if (lines.length === 0 && !none) return null;
@@ -140,7 +142,7 @@ export function Amounts({
                 <AmountRow
                   key={l.lineId}
                   l={l}
-                  tins={tinsOf(l, fact?.row)}
+                  tins={tinsOf(l, fact?.row, measures)}
                   cut={l.line.sizeMm && cutSize(l.line.sizeMm, fact?.row).mm}
                   out={l.out}
                   also={also}

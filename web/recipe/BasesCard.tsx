@@ -6,7 +6,7 @@ import { solveBases, type BasesResult, type ScaledRecipe } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { numberIn } from './target.ts';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Figure } from '../ui/ui.tsx';
 
 const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
@@ -15,11 +15,12 @@ const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
   return `${r.name} cannot be turned into portions of ${r.base}: its weight per litre is not known. Weigh one full tub of it when you pack.`;
 };
 
-const amount = (d: { ml?: number; g?: number }): string =>
+const amount = (d: { ml?: number; g?: number }, { sayMass, sayVolume }: Measures): string =>
   d.ml !== undefined ? sayVolume(Math.round(d.ml / 10) * 10) : d.g !== undefined ? sayMass(Math.round(d.g / 10) * 10) : '';
 
 /** What a dish draws from others at its size, solved through everything it stands on. */
 export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledRecipe }) {
+  const measures = useMeasures();
   const all = new Map<string, Revision>([data.revision, ...data.drawn].map((r) => [r.recipeId, r]));
   if (!data.revision.lines.some((l) => l.item.type === 'recipe')) return null;
   const solved = solveBases([{ recipeId: data.revision.recipeId, portions: scaled.portions }], (id) => all.get(id));
@@ -43,7 +44,7 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
                     <Link className="strong" to={`/recipes/${b.recipeId}?portions=${made}`}>
                       {b.name}
                     </Link>
-                    <div className="sub">{listOf(b.draws.map((d) => `${amount(d)} for ${d.name}`))}</div>
+                    <div className="sub">{listOf(b.draws.map((d) => `${amount(d, measures)} for ${d.name}`))}</div>
                   </div>
                   <span className="mid">
                     {sayPortions(made)} <span className="unit">{portionName(kind, made)}</span>
@@ -59,6 +60,7 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
 
 /** How much of a base to make: what the dishes will draw, and what is packed besides. */
 export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: RecipeAnswer; onScale: (portions: number) => void }) {
+  const measures = useMeasures();
   const [wants, setWants] = useState<Record<string, string>>({});
   const [packed, setPacked] = useState('');
   if (data.drawnBy.length === 0) return null;
@@ -84,7 +86,7 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
                 <span className="grow">
                   <b>{r.name}</b>
                   <span className="sub" style={{ display: 'block' }}>
-                    {draw ? `takes ${amount(draw)}` : `written for ${sayPortions(r.servings)}`}
+                    {draw ? `takes ${amount(draw, measures)}` : `written for ${sayPortions(r.servings)}`}
                   </span>
                 </span>
                 <Figure

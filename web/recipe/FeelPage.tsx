@@ -11,7 +11,7 @@ import { PageHead } from '../ui/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../kitchen/fields.tsx';
 import { emptyDraft, feelRecipe, keepDraft, keptDraft, wentInG, type FeelDraft } from './feelDraft.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** Measures of a hand and a drawer. */
 const quick: readonly { unit: Unit; name: string }[] = [
@@ -104,6 +104,7 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
 }
 
 function Pot({ draft, wentIn, change }: { draft: FeelDraft; wentIn: number | undefined; change: (p: Partial<FeelDraft>) => void }) {
+  const { sayMass } = useMeasures();
   const [full, empty] = [numberOf(draft.fullG), numberOf(draft.emptyG)];
   const balance = full !== undefined ? potBalance(empty ?? 0, full, wentIn !== undefined && wentIn > 0 ? wentIn : undefined) : undefined;
   return (

@@ -9,7 +9,7 @@ import { EditLine } from './EditLines.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 import type { Scaling } from './useScaling.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 const exactText = (l: ScaledLine): string =>
   l.exact
@@ -47,6 +47,7 @@ function percentNow(l: ScaledLine, s: Scaling): number {
 
 /** Mine are smaller: the written weight in one's own pieces. */
 function OwnPieces({ l }: { l: ScaledLine }) {
+  const { sayMass } = useMeasures();
   const [each, setEach] = useState('');
   const g = numberIn(each);
   const asked = l.massG ?? 0;

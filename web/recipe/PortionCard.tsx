@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { Why, Stepper } from '../ui/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 const whyNot = (r: Exclude<SplitResult, { ok: true }>): string =>
   r.why === 'noSalt'
@@ -16,6 +16,7 @@ const whyNot = (r: Exclude<SplitResult, { ok: true }>): string =>
       : `That is more than the ${sayPortions(r.portions)} there are.`;
 
 function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled: ScaledRecipe }) {
+  const { sayVolume } = useMeasures();
   const { draft, change, split } = s;
   const lowSalt = data.eaters.filter((e) => e.needs.includes('lowSalt') || e.stage === 'baby');
   const n = numberIn(draft.unsalted);
@@ -69,6 +70,7 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
 
 /** What one portion costs and holds: money, salt, allergens, and the pot split before the salt. */
 export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled: ScaledRecipe }) {
+  const { sayMass } = useMeasures();
   const { household, revision } = data;
   const salt = addedSaltG(scaled.lines, scaled.portions);
   const drawn = drawnCost((id) => data.drawn.find((r) => r.recipeId === id), { finder: s.finder, scaleStepG: household.scaleStepG });

@@ -21,12 +21,12 @@ import { StepsCard } from './StepsCard.tsx';
 import { ThroughCard } from './ThroughCard.tsx';
 import { YieldCheck } from './YieldCheck.tsx';
 import { useScaling, type Scaling } from './useScaling.ts';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 /** What does not move with the size is not drawn again at every key. */
 const CookCautions = memo(Cautions);
 
-function lead(data: RecipeAnswer): string {
+function lead(data: RecipeAnswer, { sayMass, sayVolume }: Measures): string {
   const { revision, learned, runs } = data;
   const one = revision.serving.unit === 'ml' ? sayVolume(revision.serving.amount) : sayMass(revision.serving.amount);
   const off = learned ? Math.round((learned.factor - 1) * 100) : 0;
@@ -98,6 +98,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
 });
 
 function Scaled({ data }: { data: RecipeAnswer }) {
+  const measures = useMeasures();
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
   const { typing, scaling } = useScaling(data);
@@ -120,7 +121,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
             {revision.name}
           </span>
         }
-        lead={lead(data)}
+        lead={lead(data, measures)}
       >
         <a className="btn o" href="#method">
           Method

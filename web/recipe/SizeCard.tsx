@@ -3,12 +3,11 @@ import { sayLimit, type ScaledRecipe } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
-import { sayMass, sayVolume } from '../sync/measures.ts';
-
-const litres = (ml: number): string => (ml >= 1000 ? sayVolume(Math.round(ml / 50) * 50) : sayVolume(Math.round(ml / 5) * 5));
+import { useMeasures } from '../sync/measures.ts';
 
 /** How many times the recipe, how many portions, what sets the size and what to expect. */
 export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledRecipe }) {
+  const { sayMass, sayVolume, aboutVolume } = useMeasures();
   const { revision, learned, runs } = data;
   const f = toNumber(scaled.factor);
   const whole = quarterDown(scaled.portions);
@@ -34,19 +33,19 @@ export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledR
           </span>
         </span>
       </div>
-      {restMl >= 10 && <p className="sub">and {litres(restMl)} that is not a quarter more: tonight’s</p>}
+      {restMl >= 10 && <p className="sub">and {aboutVolume(restMl)} that is not a quarter more: tonight’s</p>}
       {limit && (
         <p style={{ marginTop: 8, fontSize: 17 }}>
           <b>{limit}</b>
         </p>
       )}
       <p style={{ marginTop: 6 }}>
-        {scaled.finishedMl !== undefined ? `${litres(scaled.finishedMl)} finished` : ''}
+        {scaled.finishedMl !== undefined ? `${aboutVolume(scaled.finishedMl)} finished` : ''}
         {scaled.finishedMl !== undefined && scaled.finishedG !== undefined ? ', ' : ''}
         {scaled.finishedG !== undefined ? sayMass(Math.round(scaled.finishedG / 10) * 10) : ''}.{' '}
         {expects && (
           <>
-            Expect {litres(expects.low)} to {litres(expects.high)}.{' '}
+            Expect {aboutVolume(expects.low)} to {aboutVolume(expects.high)}.{' '}
             <Why label="what to expect">
               From {countOf(runs.length, 'weighed batch', 'weighed batches')}: it comes out{' '}
               {off === 0 ? 'as it says' : `${Math.abs(off)} % ${off < 0 ? 'under' : 'over'} what it says`}, and the amounts are grown by
@@ -54,7 +53,7 @@ export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledR
               {runs
                 .map(
                   (r) =>
-                    `${sayDayYear(r.day)}: ${r.unit === 'g' ? sayMass(Math.round(r.weighed)) : litres(r.weighed)} of ${r.unit === 'g' ? sayMass(Math.round(r.planned)) : litres(r.planned)} planned`,
+                    `${sayDayYear(r.day)}: ${r.unit === 'g' ? sayMass(Math.round(r.weighed)) : aboutVolume(r.weighed)} of ${r.unit === 'g' ? sayMass(Math.round(r.planned)) : aboutVolume(r.planned)} planned`,
                 )
                 .join('; ')}
               .

@@ -3,7 +3,7 @@ import { countOf, sayMinutes } from '#core/kitchen';
 import { sayWhy, type Load, type Passage } from '#core/recipe';
 import { Why } from '../ui/ui.tsx';
 import { VesselDrawing } from '../draw/Vessels.tsx';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures, type Measures } from '../sync/measures.ts';
 
 const openWords: Readonly<Record<Passage['open'][number], string>> = {
   noPots: 'No pot with a size is known, so loads and boil-off are not worked out.',
@@ -13,22 +13,22 @@ const openWords: Readonly<Record<Passage['open'][number], string>> = {
   noBowl: 'No blender or processor with a size is known, so bowl loads are not worked out.',
 };
 
-const round = (ml: number): string => sayVolume(ml >= 1000 ? Math.round(ml / 50) * 50 : Math.round(ml / 10) * 10);
-
 /** Low to high, rounded outwards: about 0.3 to 0.8 L. */
-const span = (low: number, high: number): string => {
+const span = (low: number, high: number, { sayVolume }: Measures): string => {
   const step = high >= 1000 ? 100 : 50;
   return `${sayVolume(Math.floor(low / step) * step)} to ${sayVolume(Math.ceil(high / step) * step)}`;
 };
 
-function loadWords(l: Load): string {
+function loadWords(l: Load, { aboutVolume }: Measures): string {
   if (l.use === 'oven') return l.loads === 1 ? 'in one go' : countOf(l.loads, 'round');
-  if (l.loads === 1) return `${round(l.eachMl)} at the fullest`;
-  return l.rounds < l.loads ? `${l.loads} pots of ${round(l.eachMl)} at once` : `${l.loads} loads of ${round(l.eachMl)}`;
+  if (l.loads === 1) return `${aboutVolume(l.eachMl)} at the fullest`;
+  return l.rounds < l.loads ? `${l.loads} pots of ${aboutVolume(l.eachMl)} at once` : `${l.loads} loads of ${aboutVolume(l.eachMl)}`;
 }
 
 /** Pots, bowls, oven and steamer a batch goes through, drawn, with loads and times. */
 export function ThroughCard({ passage }: { passage: Passage }) {
+  const measures = useMeasures();
+  const { aboutVolume } = measures;
   if (passage.loads.length === 0 && passage.open.length === 0) return null;
   const { boilOff, boilUp } = passage;
   return (
@@ -43,10 +43,10 @@ export function ThroughCard({ passage }: { passage: Passage }) {
               ))}
             </div>
             <div className="strong">{l.vessels.map((v) => v.name).join(' and ')}</div>
-            <div style={l.loads > 1 ? { color: 'var(--saffron)', fontWeight: 700 } : undefined}>{loadWords(l)}</div>
-            <Why label={`${l.vessels[0]?.name ?? ''}, ${loadWords(l)}`}>
+            <div style={l.loads > 1 ? { color: 'var(--saffron)', fontWeight: 700 } : undefined}>{loadWords(l, measures)}</div>
+            <Why label={`${l.vessels[0]?.name ?? ''}, ${loadWords(l, measures)}`}>
               Filled {l.because.map(sayWhy).join('; ')}
-              {l.use === 'oven' ? '.' : `: ${round(l.usableMl)} of ${round(l.brimMl)} to the brim.`}{' '}
+              {l.use === 'oven' ? '.' : `: ${aboutVolume(l.usableMl)} of ${aboutVolume(l.brimMl)} to the brim.`}{' '}
               {l.loads > 1
                 ? `Equal loads, ${Math.round(l.fill * 100)} % of that each; ${sayMinutes(l.totalMin)} in all, set up and emptied each time (a kitchen estimate).`
                 : `It is ${Math.round(l.fill * 100)} % full by that.`}
@@ -66,10 +66,11 @@ export function ThroughCard({ passage }: { passage: Passage }) {
       )}
       {boilOff && boilOff.high >= 30 && (
         <p style={{ marginTop: 6 }}>
-          About <b>{round(boilOff.value)}</b> boils off in {sayMinutes(boilOff.minutes)}.{' '}
+          About <b>{aboutVolume(boilOff.value)}</b> boils off in {sayMinutes(boilOff.minutes)}.{' '}
           <Why label="what boils off">
-            {span(boilOff.low, boilOff.high)}, by how hard it moves. It goes by the pot’s surface and the minutes, not by how much is in it,
-            so the water above is set for this size. Computed from 12 to 30 kg per m² and hour for an open simmer; a lid ajar halves it.
+            {span(boilOff.low, boilOff.high, measures)}, by how hard it moves. It goes by the pot’s surface and the minutes, not by how much
+            is in it, so the water above is set for this size. Computed from 12 to 30 kg per m² and hour for an open simmer; a lid ajar
+            halves it.
           </Why>
         </p>
       )}

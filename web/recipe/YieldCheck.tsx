@@ -3,11 +3,12 @@ import type { Revision } from '#core/contract';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 import { useRevise } from './useRevise.ts';
 
 /** What goes in and what is said to come out do not agree, or nobody said how large a serving is: asked once, mended in one tap. */
 export function YieldCheck({ data }: { data: RecipeAnswer }) {
+  const { sayMass, sayVolume } = useMeasures();
   const { write } = useCommands();
   const revise = useRevise(data);
   const { massCheck: check, revision } = data;

@@ -3,7 +3,7 @@ import { countOf } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
 import type { PlaceRoom } from '#core/store';
 import { Cutaway } from '../draw/Cutaway.tsx';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 export function FreezerCard({
   f,
@@ -20,6 +20,7 @@ export function FreezerCard({
   selected: string | undefined;
   onSelect: (p: PackBrief) => void;
 }) {
+  const { sayVolume } = useMeasures();
   const packs = data.filter((p) => p.placeId === f.place.id && p.status === 'frozen');
   return (
     <section className="card" aria-label={f.place.name}>

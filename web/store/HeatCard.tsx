@@ -1,8 +1,9 @@
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 import type { HeatTexts } from '#core/session';
 
 /** How this pack is thawed and heated in this household: step by step, for its own weight and thickness. */
 export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: number; name: string } }) {
+  const { sayMass } = useMeasures();
   const good = heat.ways.filter((w) => !w.refused);
   const refused = heat.ways.filter((w) => w.refused);
   return (

@@ -14,7 +14,7 @@ import { ColdLine, pullFor } from './ColdLine.tsx';
 import { HeatCard } from './HeatCard.tsx';
 import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { placeName } from '../ui/packWords.ts';
-import { sayMass } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {
@@ -42,6 +42,7 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
 
 /** One pack: what it is, what can be done with it, its label and its story. */
 export function PackDetailPage() {
+  const { sayMass } = useMeasures();
   const { code = '' } = useParams();
   const { data, error, isFetching, refetch } = usePackQuery(code);
   const frame = useFrameQuery().data;

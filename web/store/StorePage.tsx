@@ -13,10 +13,11 @@ import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { amountOf, placeName } from '../ui/packWords.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
-import { sayMass, sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 /** The store: each freezer to scale with its packs, filtered by kind, name and the span brushed on the strip; a pack opens, moves, comes out. */
 export function StorePage() {
+  const { sayMass, sayVolume } = useMeasures();
   const { data, error, refetch } = useStoreQuery();
   const [params, setParams] = useSearchParams();
   const [selected, setSelected] = useState<string>();

@@ -28,8 +28,6 @@ import type {
   TodayAnswer,
 } from '#core/queries';
 import { baseQuery } from './baseQuery.ts';
-import { follow } from './clock.ts';
-import { followUnits } from './measures.ts';
 
 /** A page asks for its own part of a session. */
 const partOf = (part: SessionPart) => (id: string) => `/sessions/${encodeURIComponent(id)}/${part}`;
@@ -42,16 +40,7 @@ export const api = createApi({
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: (b) => ({
-    frame: b.query<FrameAnswer, void>({
-      query: () => '/frame',
-      providesTags: ['World'],
-      transformResponse: (answer: FrameAnswer, meta) => {
-        // an answer made on this device knows no better time than the device
-        if (meta) follow(answer.now, answer.stopped);
-        followUnits(answer.household.units);
-        return answer;
-      },
-    }),
+    frame: b.query<FrameAnswer, void>({ query: () => '/frame', providesTags: ['World'] }),
     today: b.query<TodayAnswer, void>({ query: () => '/today', providesTags: ['World'] }),
     find: b.query<FindEntry[], void>({ query: () => '/find', providesTags: ['World'] }),
     recipes: b.query<RecipeBrief[], void>({ query: () => '/recipes', providesTags: ['World'] }),

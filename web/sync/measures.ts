@@ -1,34 +1,38 @@
 import { sayMassIn, sayVolumeIn, type UnitSystem } from '#core/kitchen';
+import { useAppSelector, type RootState } from './store.ts';
+import { selectHousehold } from './selectors.ts';
 
-const key = 'tambo.units';
-
-function keptUnits(): UnitSystem {
-  try {
-    const kept = localStorage.getItem(key);
-    return kept === 'us' || kept === 'uk' ? kept : 'metric';
-  } catch {
-    return 'metric';
-  }
+/** Weights and volumes as a household says them. */
+export interface Measures {
+  units: UnitSystem;
+  sayMass: (g: number) => string;
+  sayVolume: (ml: number) => string;
+  /** A volume as exactly as a pot is read: to 50 ml from a litre on, to 10 ml below. */
+  aboutVolume: (ml: number) => string;
 }
 
-/** The household's measures, as the frame last said; kept over reloads, so that a page is right before the frame has answered. */
-let units = keptUnits();
+/**
+ * The words of a system of measures; the same object for the same system.
+ * @example measuresIn.us.sayMass(907.2) // '2 lb'
+ */
+export const measuresIn: Readonly<Record<UnitSystem, Measures>> = {
+  metric: measuresOf('metric'),
+  us: measuresOf('us'),
+  uk: measuresOf('uk'),
+};
 
-/** Follows the household: from the next drawing on every weight and volume is said its way. */
-export function followUnits(now: UnitSystem): void {
-  units = now;
-  try {
-    localStorage.setItem(key, now);
-  } catch {
-    // then the next page begins in grams until the frame has answered
-  }
+function measuresOf(units: UnitSystem): Measures {
+  const sayVolume = (ml: number): string => sayVolumeIn(units, ml);
+  return {
+    units,
+    sayMass: (g) => sayMassIn(units, g),
+    sayVolume,
+    aboutVolume: (ml) => sayVolume(ml >= 1000 ? Math.round(ml / 50) * 50 : Math.round(ml / 10) * 10),
+  };
 }
 
-/** What pages are drawn in now: a page that began in others is drawn anew. */
-export const unitsNow = (): UnitSystem => units;
+/** The household's measures: as the frame says, and before it has answered, as it last did on this device. */
+export const selectUnits = (state: RootState): UnitSystem => selectHousehold(state)?.units ?? state.device.units;
 
-/** A weight in the household's own measures. */
-export const sayMass = (g: number): string => sayMassIn(units, g);
-
-/** A volume in the household's own measures. */
-export const sayVolume = (ml: number): string => sayVolumeIn(units, ml);
+/** Weights and volumes the household's way; a page that shows them is drawn anew when the household changes its measures. */
+export const useMeasures = (): Measures => measuresIn[useAppSelector(selectUnits)];

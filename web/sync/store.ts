@@ -2,12 +2,14 @@ import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from './api.ts';
+import { deviceSlice } from './deviceSlice.ts';
+import { listeners } from './listeners.ts';
 import { outboxSlice } from './outboxSlice.ts';
 import { toastSlice } from './toastSlice.ts';
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, outbox: outboxSlice.reducer, toast: toastSlice.reducer },
-  middleware: (defaults) => defaults().concat(api.middleware),
+  reducer: { [api.reducerPath]: api.reducer, device: deviceSlice.reducer, outbox: outboxSlice.reducer, toast: toastSlice.reducer },
+  middleware: (defaults) => defaults().prepend(listeners.middleware).concat(api.middleware),
 });
 
 setupListeners(store.dispatch);

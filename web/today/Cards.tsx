@@ -9,7 +9,7 @@ import { Plates } from '../draw/Plates.tsx';
 import { RunwayCurve } from '../draw/RunwayCurve.tsx';
 import { amountOf, datedAs, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
-import { sayVolume } from '../sync/measures.ts';
+import { useMeasures } from '../sync/measures.ts';
 
 export function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();
@@ -56,6 +56,7 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
 }
 
 export function Lasting({ data }: { data: TodayAnswer }) {
+  const { sayVolume } = useMeasures();
   const { dinners, baby, broth } = data.supplies;
   const { runway: r } = dinners;
   return (
