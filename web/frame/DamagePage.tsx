@@ -2,11 +2,11 @@ import { Stack } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
 import type { RestoreLook } from '#core/queries';
-import { api, useDamageQuery } from '../sync/api.ts';
+import { api, sayError, useDamageQuery, useLookAtCopyMutation, usePutDamageAsideMutation, useTakeCopyMutation } from '../sync/api.ts';
 import { JobProgress } from '../ui/JobProgress.tsx';
 import { useAppDispatch } from '../sync/store.ts';
 import { PageHead, Waiting } from '../ui/ui.tsx';
-import { JobError, postJson, useJob } from '../sync/useJob.ts';
+import { useJob } from '../sync/useJob.ts';
 
 /** The household's file is damaged: what is known, the copies that can take its place, and beginning anew. Nothing happens by itself. */
 export function DamagePage() {
@@ -15,7 +15,10 @@ export function DamagePage() {
   const looking = useJob();
   const [chosen, setChosen] = useState<{ id: string; name: string }>();
   const [sure, setSure] = useState(false);
-  const [busy, setBusy] = useState(false);
+  const [askLook] = useLookAtCopyMutation();
+  const [takeCopy, taking] = useTakeCopyMutation();
+  const [putAside, putting] = usePutDamageAsideMutation();
+  const busy = taking.isLoading || putting.isLoading;
   const [problem, setProblem] = useState<string>();
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const look = looking.job?.state === 'done' ? (looking.job.result as RestoreLook) : undefined;
@@ -23,13 +26,9 @@ export function DamagePage() {
     dispatch(api.util.resetApiState());
     location.assign('/');
   };
-  const act = (path: string, body: object): void => {
-    setBusy(true);
+  const act = (done: Promise<unknown>): void => {
     setProblem(undefined);
-    postJson(path, body).then(mended, (e: unknown) => {
-      setBusy(false);
-      setProblem(e instanceof JobError ? e.message : 'No connection to Tambo. Look again whether it was done.');
-    });
+    done.then(mended, (e: unknown) => setProblem(sayError(e, 'Look again whether it was done.').message));
   };
   // the household's own zone cannot be read now
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -64,12 +63,12 @@ export function DamagePage() {
                   <button
                     type="button"
                     className={i === 0 ? 'btn' : 'btn o'}
-                    disabled={busy || looking.job?.state === 'running'}
+                    disabled={busy || looking.running}
                     onClick={() =>
                       looking.start(async () => {
-                        const { id, jobId } = await postJson('/restore/copy', { name: c.name });
-                        setChosen({ id: String(id), name: c.name });
-                        return String(jobId);
+                        const { id, jobId } = await askLook(c.name).unwrap();
+                        setChosen({ id, name: c.name });
+                        return jobId;
                       })
                     }
                   >
@@ -92,7 +91,7 @@ export function DamagePage() {
                 className="btn"
                 style={{ marginTop: 10 }}
                 disabled={busy}
-                onClick={() => act('/restore/take', { id: chosen.id })}
+                onClick={() => act(takeCopy(chosen.id).unwrap())}
               >
                 Put this copy in place
               </button>
@@ -106,7 +105,7 @@ export function DamagePage() {
           </p>
           {sure ? (
             <div className="row" style={{ marginTop: 10 }}>
-              <button type="button" className="btn" disabled={busy} onClick={() => act('/damage/aside', {})}>
+              <button type="button" className="btn" disabled={busy} onClick={() => act(putAside().unwrap())}>
                 Yes, begin with nothing
               </button>
               <button type="button" className="btn o" onClick={() => setSure(false)}>

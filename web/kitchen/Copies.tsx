@@ -2,10 +2,18 @@ import { Stack } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
 import type { HouseholdCounts, RestoreLook } from '#core/queries';
-import { api, useBackupsQuery } from '../sync/api.ts';
+import {
+  api,
+  sayError,
+  useBackupsQuery,
+  useLeaveCopyMutation,
+  useLookAtCopyMutation,
+  useMakeBackupMutation,
+  useTakeCopyMutation,
+} from '../sync/api.ts';
 import { useAppDispatch } from '../sync/store.ts';
 import { JobProgress } from '../ui/JobProgress.tsx';
-import { JobError, postJson, putFile, useJob } from '../sync/useJob.ts';
+import { useJob } from '../sync/useJob.ts';
 import { SecondPlace } from './SecondPlace.tsx';
 
 const sizeOf = (bytes: number): string =>
@@ -99,7 +107,10 @@ export function Copies({ zone }: { zone: string }) {
   const looking = useJob();
   const [name, setName] = useState<string>();
   const [restoreId, setRestoreId] = useState<string>();
-  const [busy, setBusy] = useState(false);
+  const [makeBackup] = useMakeBackupMutation();
+  const [askLook] = useLookAtCopyMutation();
+  const [leaveCopy] = useLeaveCopyMutation();
+  const [takeCopy, { isLoading: busy }] = useTakeCopyMutation();
   const [problem, setProblem] = useState<string>();
   const made = making.job?.state === 'done';
   useEffect(() => {
@@ -112,27 +123,26 @@ export function Copies({ zone }: { zone: string }) {
     link.click();
   }, [made, name, dispatch]);
   const look = looking.job?.state === 'done' ? (looking.job.result as RestoreLook) : undefined;
-  const lookAt = (bring: () => Promise<Record<string, unknown>>): void => {
+  const lookAt = (copy: string | File): void => {
     setProblem(undefined);
     looking.start(async () => {
-      const { id, jobId } = await bring();
-      setRestoreId(String(id));
-      return String(jobId);
+      const { id, jobId } = await askLook(copy).unwrap();
+      setRestoreId(id);
+      return jobId;
     });
   };
   const leave = (): void => {
-    if (restoreId) void postJson('/restore/leave', { id: restoreId });
+    if (restoreId) void leaveCopy(restoreId);
     looking.clear();
   };
   const take = (): void => {
-    setBusy(true);
-    postJson('/restore/take', { id: restoreId }).then(
-      () => location.assign('/'),
-      (e: unknown) => {
-        setBusy(false);
-        setProblem(e instanceof JobError ? e.message : 'No connection to Tambo. Look again whether it was put in place.');
-      },
-    );
+    if (restoreId === undefined) return;
+    takeCopy(restoreId)
+      .unwrap()
+      .then(
+        () => location.assign('/'),
+        (e: unknown) => setProblem(sayError(e, 'Look again whether it was put in place.').message),
+      );
   };
   return (
     <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr)', alignItems: 'start' }}>
@@ -142,12 +152,12 @@ export function Copies({ zone }: { zone: string }) {
         <button
           type="button"
           className="btn l"
-          disabled={making.job?.state === 'running'}
+          disabled={making.running}
           onClick={() =>
             making.start(async () => {
-              const started = await postJson('/backup', {});
-              setName(String(started.name));
-              return String(started.id);
+              const started = await makeBackup().unwrap();
+              setName(started.name);
+              return started.id;
             })
           }
         >
@@ -189,8 +199,8 @@ export function Copies({ zone }: { zone: string }) {
                 type="button"
                 className="link s"
                 aria-label={`Look at the copy of ${sayDayYear(c.day)}`}
-                disabled={looking.job?.state === 'running'}
-                onClick={() => lookAt(() => postJson('/restore/copy', { name: c.name }))}
+                disabled={looking.running}
+                onClick={() => lookAt(c.name)}
               >
                 look
               </button>
@@ -217,7 +227,7 @@ export function Copies({ zone }: { zone: string }) {
               const file = e.currentTarget.files?.[0];
               e.currentTarget.value = '';
               if (!file) return;
-              lookAt(() => putFile('/restore', file));
+              lookAt(file);
             }}
           />
         </label>

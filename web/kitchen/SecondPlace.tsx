@@ -1,32 +1,14 @@
 import { useState } from 'react';
 import { dayOf, sayDayYear } from '#core/kitchen';
 import type { AwayAnswer } from '#core/queries';
-import { api } from '../sync/api.ts';
-import { useAppDispatch } from '../sync/store.ts';
-import { JobError, postJson } from '../sync/useJob.ts';
+import { sayError, useSecondPlaceMutation } from '../sync/api.ts';
 import { Field } from './fields.tsx';
 
 /** Where daily copies are brought besides: another disk, a stick. */
 export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) {
-  const dispatch = useAppDispatch();
   const [folder, setFolder] = useState(away.folder ?? '');
-  const [busy, setBusy] = useState(false);
-  const [problem, setProblem] = useState<string>();
-  const keep = (to: string): void => {
-    setBusy(true);
-    setProblem(undefined);
-    postJson('/backups/second', { folder: to })
-      .then(
-        () => dispatch(api.util.invalidateTags(['World'])),
-        (e: unknown) =>
-          setProblem(
-            e instanceof JobError
-              ? `${e.message} Expected ${e.refusals[0]?.expected ?? 'a folder'}.`
-              : 'No connection to Tambo. Nothing was changed.',
-          ),
-      )
-      .finally(() => setBusy(false));
-  };
+  const [keep, { isLoading: busy, error }] = useSecondPlaceMutation();
+  const problem = error && sayError(error, 'Nothing was changed.');
   const day = (at: string | undefined): string => (at === undefined ? '' : sayDayYear(dayOf(at, zone)));
   return (
     <section aria-label="A second place" style={{ marginTop: 18 }}>
@@ -46,7 +28,7 @@ export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) 
         style={{ alignItems: 'flex-end', marginTop: 8 }}
         onSubmit={(e) => {
           e.preventDefault();
-          keep(folder.trim());
+          void keep(folder.trim());
         }}
       >
         <Field label="Folder" value={folder} onChange={setFolder} />
@@ -56,7 +38,8 @@ export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) 
       </form>
       {problem && (
         <p className="note bad" role="alert" style={{ marginTop: 8 }}>
-          {problem}
+          {problem.message}
+          {problem.refusals[0] && ` Expected ${problem.refusals[0].expected}.`}
         </p>
       )}
     </section>

@@ -11,6 +11,7 @@ import type {
   FindEntry,
   FrameAnswer,
   HistoryAnswer,
+  JobState,
   KitchenAnswer,
   LabelsAnswer,
   LarderAnswer,
@@ -64,6 +65,28 @@ export const api = createApi({
     pack: b.query<PackAnswer, string>({ query: (key) => `/packs/${encodeURIComponent(key)}`, providesTags: ['World'] }),
     eat: b.query<EatAnswer, void>({ query: () => '/eat', providesTags: ['World'] }),
     damage: b.query<DamageAnswer, void>({ query: () => '/damage', providesTags: ['World'] }),
+    /** A long job, asked again until it has ended (`useJob`). */
+    job: b.query<JobState, string>({ query: (id) => `/jobs/${encodeURIComponent(id)}`, keepUnusedDataFor: 0 }),
+    stopJob: b.mutation<unknown, string>({ query: (id) => ({ url: `/jobs/${encodeURIComponent(id)}/stop`, method: 'POST', body: {} }) }),
+    makeBackup: b.mutation<{ id: string; name: string }, void>({ query: () => ({ url: '/backup', method: 'POST', body: {} }) }),
+    /** A copy to be looked at: one that lies here, by its name, or a file. */
+    lookAtCopy: b.mutation<{ id: string; jobId: string }, string | File>({
+      query: (copy) =>
+        typeof copy === 'string'
+          ? { url: '/restore/copy', method: 'POST', body: { name: copy } }
+          : { url: '/restore', method: 'PUT', body: copy, headers: { 'content-type': 'application/octet-stream' } },
+    }),
+    takeCopy: b.mutation<unknown, string>({ query: (id) => ({ url: '/restore/take', method: 'POST', body: { id } }) }),
+    leaveCopy: b.mutation<unknown, string>({ query: (id) => ({ url: '/restore/leave', method: 'POST', body: { id } }) }),
+    secondPlace: b.mutation<unknown, string>({
+      query: (folder) => ({ url: '/backups/second', method: 'POST', body: { folder } }),
+      invalidatesTags: ['World'],
+    }),
+    askForCopyLater: b.mutation<unknown, void>({
+      query: () => ({ url: '/backups/later', method: 'POST', body: {} }),
+      invalidatesTags: ['World'],
+    }),
+    putDamageAside: b.mutation<unknown, void>({ query: () => ({ url: '/damage/aside', method: 'POST', body: {} }) }),
     backups: b.query<BackupsAnswer, void>({ query: () => '/backups', providesTags: ['World'] }),
     kitchen: b.query<KitchenAnswer, void>({ query: () => '/kitchen', providesTags: ['World'] }),
     larder: b.query<LarderAnswer, void>({ query: () => '/larder', providesTags: ['World'] }),
@@ -98,6 +121,15 @@ export const {
   usePackQuery,
   useEatQuery,
   useBackupsQuery,
+  useJobQuery,
+  useStopJobMutation,
+  useMakeBackupMutation,
+  useLookAtCopyMutation,
+  useTakeCopyMutation,
+  useLeaveCopyMutation,
+  useSecondPlaceMutation,
+  useAskForCopyLaterMutation,
+  usePutDamageAsideMutation,
   useDamageQuery,
   useKitchenQuery,
   useHistoryQuery,
@@ -106,11 +138,19 @@ export const {
   useReadCalendarMutation,
 } = api;
 
-/** What went wrong, in the server's own words; no connection is said as such. */
-export function sayError(error: unknown): { message: string; refusals: Refusal[] } {
+/** What went wrong, and what was refused. */
+export interface Said {
+  message: string;
+  refusals: Refusal[];
+}
+
+/**
+ * What went wrong, in the server's own words; no connection is said as such.
+ * @param away what it means here that there was no connection
+ */
+export function sayError(error: unknown, away = 'What you enter is kept here and sent when it is back.'): Said {
   const e = error as FetchBaseQueryError | undefined;
-  if (e && e.status === 'FETCH_ERROR')
-    return { message: 'No connection to Tambo. What you enter is kept here and sent when it is back.', refusals: [] };
+  if (e && e.status === 'FETCH_ERROR') return { message: `No connection to Tambo. ${away}`, refusals: [] };
   const data = e && 'data' in e ? (e.data as { message?: string; refusals?: Refusal[] } | undefined) : undefined;
   return { message: data?.message ?? 'Something went wrong. Nothing was changed; try again.', refusals: data?.refusals ?? [] };
 }

@@ -1,77 +1,57 @@
-import { useCallback, useEffect, useState } from 'react';
-import type { Refusal } from '#core/contract';
+import { skipToken } from '@reduxjs/toolkit/query/react';
+import { useCallback, useState } from 'react';
 import type { JobState } from '#core/queries';
+import { sayError, useJobQuery, useStopJobMutation, type Said } from './api.ts';
 
 const askMs = 250;
-
-const send = async (path: string, body: BodyInit, type: string, method: 'POST' | 'PUT' = 'POST'): Promise<Record<string, unknown>> => {
-  const res = await fetch(`/api${path}`, { method, headers: { 'content-type': type }, body });
-  const value = (await res.json()) as Record<string, unknown>;
-  if (!res.ok)
-    throw new JobError(
-      typeof value.message === 'string' ? value.message : 'This did not work. Nothing was changed.',
-      (value.refusals ?? []) as Refusal[],
-    );
-  return value;
-};
-
-/** What a long job, or the asking for it, came to grief over. */
-export class JobError extends Error {
-  readonly refusals: Refusal[];
-  constructor(message: string, refusals: Refusal[] = []) {
-    super(message);
-    this.refusals = refusals;
-  }
-}
-
-export const postJson = (path: string, body: unknown): Promise<Record<string, unknown>> =>
-  send(path, JSON.stringify(body), 'application/json');
-export const putFile = (path: string, file: File): Promise<Record<string, unknown>> => send(path, file, 'application/octet-stream', 'PUT');
+const nothingChanged = 'Nothing was changed; try again when it answers.';
 
 export interface JobRun {
   job: JobState | undefined;
+  /** It is being asked for, or runs. */
+  running: boolean;
   /** Why it did not work. */
-  error: JobError | undefined;
+  error: Said | undefined;
   start: (begin: () => Promise<string>) => void;
   stop: () => void;
   clear: () => void;
 }
 
-/** Follows one long job of the server: its progress, its end, and a way to stop it. */
+/**
+ * Follows one long job of the server: its progress, its end, and a way to stop it.
+ * `start` takes what asks for the job and gives its id.
+ */
 export function useJob(): JobRun {
   const [id, setId] = useState<string>();
-  const [job, setJob] = useState<JobState>();
-  const [error, setError] = useState<JobError>();
-  const fail = (e: unknown): void => {
-    setJob(undefined);
-    setError(e instanceof JobError ? e : new JobError('No connection to Tambo. Nothing was changed; try again when it answers.'));
-  };
-  useEffect(() => {
-    if (!id) return undefined;
-    const timer = setInterval(() => {
-      fetch(`/api/jobs/${id}`)
-        .then((res) => res.json() as Promise<JobState>)
-        .then((state) => {
-          setJob(state);
-          if (state.state === 'running') return;
-          clearInterval(timer);
-          if (state.state === 'failed') fail(new JobError(state.message ?? 'This did not work.', state.refusals));
-        }, fail);
-    }, askMs);
-    return () => clearInterval(timer);
-  }, [id]);
-  const start = useCallback((begin: () => Promise<string>) => {
-    setError(undefined);
-    setJob({ id: '', kind: 'backup', state: 'running', share: 0, says: 'Starting' });
-    begin().then(setId, fail);
-  }, []);
-  const stop = useCallback(() => {
-    if (id) void postJson(`/jobs/${id}/stop`, {});
-  }, [id]);
+  const [asking, setAsking] = useState(false);
+  const [refused, setRefused] = useState<Said>();
+  const [ended, setEnded] = useState(false);
+  const { data, error } = useJobQuery(id ?? skipToken, { pollingInterval: ended ? 0 : askMs });
+  const [stopJob] = useStopJobMutation();
+  const job = id === undefined ? undefined : data;
+  if (!ended && (error || (job && job.state !== 'running'))) setEnded(true);
   const clear = useCallback(() => {
     setId(undefined);
-    setJob(undefined);
-    setError(undefined);
+    setAsking(false);
+    setRefused(undefined);
+    setEnded(false);
   }, []);
-  return { job, error, start, stop, clear };
+  const start = useCallback(
+    (begin: () => Promise<string>) => {
+      clear();
+      setAsking(true);
+      begin()
+        .then(setId, (e: unknown) => setRefused(sayError(e, nothingChanged)))
+        .finally(() => setAsking(false));
+    },
+    [clear],
+  );
+  const stop = useCallback(() => {
+    if (id !== undefined) void stopJob(id);
+  }, [id, stopJob]);
+  const failed =
+    job?.state === 'failed'
+      ? { message: job.message ?? 'This did not work.', refusals: job.refusals ?? [] }
+      : error && sayError(error, nothingChanged);
+  return { job, running: asking || (id !== undefined && !ended), error: refused ?? failed, start, stop, clear };
 }

@@ -1,17 +1,10 @@
 import { Link } from 'react-router';
-import { api } from '../sync/api.ts';
-import { useAppDispatch } from '../sync/store.ts';
-import { postJson } from '../sync/useJob.ts';
+import { useAskForCopyLaterMutation } from '../sync/api.ts';
 
 /** Once in a while: a copy that lies on the same disk is lost with it. */
 export function TakeCopy() {
-  const dispatch = useAppDispatch();
-  const later = (): void =>
-    void postJson('/backups/later', {}).then(
-      () => dispatch(api.util.invalidateTags(['World'])),
-      // without a connection it is simply asked again
-      () => undefined,
-    );
+  // without a connection it is simply asked again
+  const [later] = useAskForCopyLaterMutation();
   return (
     <div className="note row wrap" role="status" style={{ marginTop: 16 }}>
       <span className="grow">
@@ -20,7 +13,7 @@ export function TakeCopy() {
       <Link className="btn o s" to="/kitchen?tab=data">
         Take a copy
       </Link>
-      <button type="button" className="btn o s" onClick={later}>
+      <button type="button" className="btn o s" onClick={() => void later()}>
         Later
       </button>
     </div>

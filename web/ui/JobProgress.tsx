@@ -9,20 +9,22 @@ export function JobProgress({ run }: { run: JobRun }) {
         {run.error.refusals.length > 0 && ` Expected ${run.error.refusals[0]?.expected ?? ''}, got ${run.error.refusals[0]?.got ?? ''}.`}
       </p>
     );
-  if (run.job?.state !== 'running') return null;
+  if (!run.running) return null;
+  const says = run.job?.says ?? 'Starting';
+  const share = run.job?.share ?? 0;
   return (
     <div className="row" style={{ marginTop: 12 }} role="status">
       <div className="grow">
-        <div className="sub">{run.job.says}</div>
+        <div className="sub">{says}</div>
         <div
           className="bar"
           role="progressbar"
-          aria-label={run.job.says}
+          aria-label={says}
           aria-valuemin={0}
           aria-valuemax={100}
-          aria-valuenow={Math.round(run.job.share * 100)}
+          aria-valuenow={Math.round(share * 100)}
         >
-          <i style={{ width: `${run.job.share * 100}%` }} />
+          <i style={{ width: `${share * 100}%` }} />
         </div>
       </div>
       <button type="button" className="btn o s" onClick={run.stop}>
