@@ -3,7 +3,6 @@ import request from 'supertest';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Revision } from '#core/contract';
 import { codeFrom } from '#core/pack';
-import type { SessionView } from '#core/session';
 import type { PackAnswer, RecipeAnswer } from '#core/queries';
 import { testRevision } from '../core/recipe/fixtures.ts';
 import { testEater } from '../core/kitchen/fixtures.ts';
@@ -242,23 +241,6 @@ describe('writes', () => {
         ])
       ).body,
     ).toMatchObject({ refusals: [{ path: 'batches.0.revisionId' }] });
-  });
-});
-
-describe('a draft plan', () => {
-  it('is checked without being kept', async () => {
-    const res = await post('/plan/check', testSession());
-    expect((res.body as SessionView).fit.rows.map((r) => r.id)).toContain('containers');
-    expect((await get('/sessions')).body).toMatchObject({ sessions: [] });
-  });
-  it.each([
-    [0, 'portions'],
-    [-2, 'portions'],
-    [99_999, 'portions'],
-  ])('refuses %d portions', async (portions, word) => {
-    const res = await post('/plan/check', { ...testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions }]) });
-    expect(res.status).toBe(422);
-    expect((res.body as { refusals: { path: string }[] }).refusals[0]!.path).toContain(word);
   });
 });
 

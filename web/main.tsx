@@ -13,6 +13,7 @@ import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router';
 import { startOneTap } from './ui/oneTap.ts';
+import { startDrafts } from './sync/listeners.ts';
 import { startOutbox } from './sync/outbox.ts';
 import { startServiceWorker } from './sync/serviceWorker.ts';
 import { router } from './app/router.tsx';
@@ -21,6 +22,7 @@ import { colours, schemeManager, theme } from './app/theme.ts';
 
 startOneTap();
 startOutbox(store);
+void startDrafts(store);
 startServiceWorker();
 
 const root = document.getElementById('root');

@@ -76,6 +76,8 @@ export interface FrameAnswer {
   storeId: string;
   /** How far the household's documents have come. */
   version: string;
+  /** How far documents and log have come: what is worked out from another household than this one is stale. */
+  asOf: string;
   household: Household;
   strip: StripMark[];
   supplies: Supplies;

@@ -1,4 +1,4 @@
-import type { BatchView, SessionView } from '#core/session';
+import type { BatchView, SessionView, TaskView } from '#core/session';
 
 /** A session as each of its pages needs it: what is asked for is what is shown. */
 export interface SessionParts {
@@ -6,6 +6,16 @@ export interface SessionParts {
   shop: Pick<SessionView, 'session' | 'list'> & { containers: SessionView['fit']['rows'][number] | undefined };
   cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'cooling' | 'notes'>;
   pack: Pick<SessionView, 'session'> & { batches: PackedBatch[] };
+  /** What a plan comes to while it is made. */
+  draft: Pick<SessionView, 'fit' | 'bases' | 'notes'> & {
+    batches: Pick<BatchView, 'batch' | 'packing' | 'cubes'>[];
+    makespanMin: number;
+    boundMin: number;
+    /** Cutting that dishes share. */
+    cutOnce: Pick<TaskView, 'id' | 'title' | 'detail' | 'handsOnMin'>[];
+    /** Things to buy, and what is bought by weight. */
+    buy: { things: number; massG: number };
+  };
 }
 
 /** A batch to be packed: what came out of the pot, not how it was cooked. */
@@ -25,6 +35,21 @@ const cut: { [P in SessionPart]: (view: SessionView) => SessionParts[P] } = {
     ...(schedule && { schedule }),
     ...(scheduleError !== undefined && { scheduleError }),
   }),
+  draft: ({ fit, bases, notes, batches, schedule, tasks, list }) => {
+    const lines = list.filter((s) => s.id !== 'onTheDay').flatMap((s) => s.lines);
+    return {
+      fit,
+      bases,
+      notes,
+      batches: batches.map(({ batch, packing, cubes }) => ({ batch, packing, ...(cubes && { cubes }) })),
+      makespanMin: schedule?.makespanMin ?? 0,
+      boundMin: schedule?.boundMin ?? 0,
+      cutOnce: tasks
+        .filter((t) => t.batchIds.length > 1)
+        .map(({ id, title, detail, handsOnMin }) => ({ id, title, detail, handsOnMin })),
+      buy: { things: lines.length, massG: lines.reduce((sum, l) => sum + (l.unit === 'g' ? l.amount : 0), 0) },
+    };
+  },
   pack: ({ session, batches }) => ({ session, batches: batches.map(({ scaled: _, ...b }) => b) }),
 };
 

@@ -26,8 +26,9 @@ export interface Records {
   /** Documents that cannot be read, and those that two devices changed differently. */
   unreadable: () => readonly Unreadable[];
   clashes: () => readonly ClashBrief[];
-  /** How many changes of documents there have been. */
+  /** How many changes of documents there have been, and how far the log has come. */
   changes: () => number;
+  logged: () => number;
   sessions: () => readonly Session[];
   /** The library, without what was put away. */
   recipes: () => readonly Recipe[];

@@ -38,6 +38,7 @@ export function frameAnswer(world: World, records: Records, now: Instant, stoppe
     stopped,
     storeId: records.storeId,
     version: String(records.changes()),
+    asOf: `${records.changes()} ${records.logged()}`,
     household: world.written.household,
     strip: stock
       .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, at) }))

@@ -30,6 +30,7 @@ export const testSnapshot = (over: Partial<Snapshot> = {}): Snapshot => {
     lately: [],
     runs: [],
     changes: 0,
+    logged: 0,
     times: [],
     ingredients: [...ingredientRows],
     lives: [...lifeRows],

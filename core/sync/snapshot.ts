@@ -32,8 +32,9 @@ export const snapshotVersion = 3;
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
 export interface Snapshot {
   storeId: string;
-  /** How many changes of documents there have been. */
+  /** How many changes of documents there have been, and how far the log had come. */
   changes: number;
+  logged: number;
   /** As their documents hold them; `table` is laid over them. */
   household: Household;
   eaters: Eater[];
@@ -118,6 +119,7 @@ export function openSnapshot(snapshot: Snapshot): { world: World; records: Recor
       unreadable: () => snapshot.unreadable,
       clashes: () => snapshot.clashes,
       changes: () => snapshot.changes,
+      logged: () => snapshot.logged,
       sessions: () => snapshot.sessions,
       recipes: () => snapshot.recipes,
       eventsOf: (id) => events.get(id) ?? [],
@@ -252,6 +254,7 @@ export function withPending(snapshot: Snapshot, pending: PendingEntries): Snapsh
   return {
     ...snapshot,
     changes: snapshot.changes + changes.length,
+    logged: snapshot.logged + fresh.length,
     household: written([snapshot.household], 'household', changes)[0] ?? snapshot.household,
     eaters: written(snapshot.eaters, 'eater', changes),
     table: [...snapshot.table, ...fresh.filter((e) => ['invited', 'atHome', 'undone'].includes(e.type))],

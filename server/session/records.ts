@@ -32,6 +32,7 @@ export const recordsOf = (db: Db): Records => ({
   // few, and no log tells of them
   clashes: () => openClashes(db),
   changes: () => versionOf(db).changes,
+  logged: () => versionOf(db).events,
   sessions: () => cachedSince(db, 'session documents', () => allDocuments(db, 'session'), 'documents'),
   recipes: () => cachedSince(db, 'recipe documents', () => allDocuments(db, 'recipe').filter((r) => !r.archived), 'documents'),
   eventsOf: (id) => eventsOfSession(db, id),
@@ -93,6 +94,7 @@ export function snapshotOf(ctx: Context): Snapshot {
   return {
     storeId: records.storeId,
     changes: records.changes(),
+    logged: records.logged(),
     household: world.written.household,
     eaters: [...world.written.eaters],
     table: wordsOf(tableEvents(db)),

@@ -1,14 +1,12 @@
 import { Router } from 'express';
-import { refusals, sessionSchema } from '#core/contract';
 import { frameAnswer, isSessionPart, sessionPart, sessionsAnswer, todayAnswer } from '#core/queries';
-import { documentById } from '../db/index.ts';
 import { asksForCopy } from '../files/away.ts';
-import { answer, HttpRefusal, notFound, param, type Context } from '../http.ts';
+import { answer, notFound, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
 import { snapshotOf, settingOf } from './records.ts';
 import { findIndex } from './find.ts';
 
-/** The frame, Today, sessions as all stations see them, the fit check of a draft plan, the finder's list, and the household for a device to keep. */
+/** The frame, Today, sessions as all stations see them, the finder's list, and the household for a device to keep. */
 export function sessionRoutes(ctx: Context): Router {
   const r = Router();
   r.get(
@@ -50,19 +48,6 @@ export function sessionRoutes(ctx: Context): Router {
       const part = param(req, 'part');
       if (!isSessionPart(part)) throw notFound('A part of a session', part);
       return sessionPart(sessionViewOf(ctx, sessionOf(ctx, param(req, 'id'))), part);
-    }),
-  );
-  r.post(
-    '/plan/check',
-    answer((req) => {
-      const parsed = sessionSchema.safeParse(req.body);
-      if (!parsed.success) throw new HttpRefusal(422, 'This plan cannot be checked.', refusals(parsed.error, req.body));
-      const missing = parsed.data.batches.findIndex((b) => !documentById(ctx.db, 'recipe_revision', b.revisionId));
-      if (missing >= 0)
-        throw new HttpRefusal(422, 'This plan cannot be checked.', [
-          { path: `batches.${missing}.revisionId`, expected: 'a recipe that exists', got: parsed.data.batches[missing]?.revisionId ?? '' },
-        ]);
-      return sessionViewOf(ctx, parsed.data);
     }),
   );
   return r;

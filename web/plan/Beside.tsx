@@ -1,7 +1,6 @@
 import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
-import type { SessionView } from '#core/session';
-import type { KitchenAnswer } from '#core/queries';
+import type { KitchenAnswer, SessionParts } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 import { Plates } from '../draw/Plates.tsx';
 
@@ -35,13 +34,12 @@ export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day:
 }
 
 /** Cutting that dishes share, done once. */
-export function CutOnce({ tasks }: { tasks: SessionView['tasks'] }) {
-  const shared = tasks.filter((t) => t.batchIds.length > 1);
+export function CutOnce({ tasks }: { tasks: SessionParts['draft']['cutOnce'] }) {
   return (
     <section className="card" aria-label="Cut once">
       <h2>Cut once</h2>
       <ul className="rows">
-        {shared.map((t) => (
+        {tasks.map((t) => (
           <li key={t.id} style={{ padding: '6px 0' }}>
             <div className="grow">
               <b>{t.title}</b>
@@ -51,24 +49,19 @@ export function CutOnce({ tasks }: { tasks: SessionView['tasks'] }) {
           </li>
         ))}
       </ul>
-      {shared.length === 0 && <p className="quiet">These dishes share no cutting.</p>}
+      {tasks.length === 0 && <p className="quiet">These dishes share no cutting.</p>}
     </section>
   );
 }
 
 /** How much there is to carry home. */
-export function ToBuy({ list }: { list: SessionView['list'] }) {
+export function ToBuy({ buy }: { buy: SessionParts['draft']['buy'] }) {
   const { sayMass } = useMeasures();
-  const things = list.filter((s) => s.id !== 'onTheDay').reduce((n, s) => n + s.lines.length, 0);
-  const grams = list
-    .flatMap((s) => s.lines)
-    .filter((l) => l.unit === 'g')
-    .reduce((sum, l) => sum + l.amount, 0);
   return (
     <section className="card" aria-label="To buy">
       <h2>To buy, about</h2>
       <p className="reading">
-        {countOf(things, 'thing')}, {sayMass(grams)} in all.
+        {countOf(buy.things, 'thing')}, {sayMass(buy.massG)} in all.
       </p>
     </section>
   );

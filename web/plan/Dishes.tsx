@@ -1,28 +1,21 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Batch } from '#core/contract';
 import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitchen';
-import { maxPortions } from '#core/recipe';
-import { portionName, type SessionView } from '#core/session';
-import { type RecipeBrief } from '#core/queries';
+import { portionName } from '#core/session';
+import type { RecipeBrief, SessionParts } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 import { Figure, NotFor } from '../ui/ui.tsx';
+import { okPortions, type PlannedDish } from './planDraft.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 
-/** What the plan lets in: portions as typed, so that a half-typed number is not lost. */
-export interface Pick {
-  batch: Batch;
-  text: string;
-}
-
-export const okPortions = (text: string): boolean => Number(text) > 0 && Number(text) <= maxPortions;
+type ComesTo = SessionParts['draft'];
 
 /** Portions that are worth a word: less than this is noise of arithmetic. */
 const worthSaying = 0.01;
 
-function PackingWords({ view, batchId }: { view: SessionView | undefined; batchId: string }) {
+function PackingWords({ comesTo, batchId }: { comesTo: ComesTo | undefined; batchId: string }) {
   const { sayVolume } = useMeasures();
-  const b = view?.batches.find((x) => x.batch.id === batchId);
+  const b = comesTo?.batches.find((x) => x.batch.id === batchId);
   if (!b) return null;
   if (!b.packing.ok)
     return (
@@ -46,15 +39,15 @@ function PackingWords({ view, batchId }: { view: SessionView | undefined; batchI
 
 /** A dish on the plan: what it is packed in, what was noted last time, how many portions. */
 export function PickedDish({
-  pick: { batch, text },
+  dish: { batch, text },
   brief,
-  view,
+  comesTo,
   onType,
   onRemove,
 }: {
-  pick: Pick;
+  dish: PlannedDish;
   brief: RecipeBrief | undefined;
-  view: SessionView | undefined;
+  comesTo: ComesTo | undefined;
   onType: (text: string) => void;
   onRemove: () => void;
 }) {
@@ -67,8 +60,8 @@ export function PickedDish({
           {brief?.recipe.name ?? 'a recipe that is gone'}
         </Link>
         <div className="sub" style={{ fontSize: 15 }}>
-          <PackingWords view={view} batchId={batch.id} />
-          {view?.notes
+          <PackingWords comesTo={comesTo} batchId={batch.id} />
+          {comesTo?.notes
             .filter((n) => n.recipeId === batch.recipeId)
             .map((n) => (
               <span key={n.text} style={{ display: 'block', color: 'var(--saffron)' }}>
@@ -96,7 +89,7 @@ export function BaseNote({
   brief,
   onAdd,
 }: {
-  base: SessionView['bases'][number];
+  base: ComesTo['bases'][number];
   brief: RecipeBrief | undefined;
   onAdd: (r: RecipeBrief, portions: number) => void;
 }) {
@@ -122,11 +115,11 @@ export function BaseNote({
 /** Recipes that are not on the plan yet, those that run out first. */
 export function AddDish({
   recipes,
-  picks,
+  dishes,
   onAdd,
 }: {
   recipes: readonly RecipeBrief[];
-  picks: readonly Pick[];
+  dishes: readonly PlannedDish[];
   onAdd: (r: RecipeBrief, portions: number) => void;
 }) {
   const [query, setQuery] = useState('');
@@ -135,7 +128,7 @@ export function AddDish({
     .filter(
       (r) =>
         r.canPlan &&
-        !picks.some((p) => p.batch.recipeId === r.recipe.id) &&
+        !dishes.some((p) => p.batch.recipeId === r.recipe.id) &&
         words.every((w) => `${r.recipe.name} ${r.recipe.kind} ${r.tags.join(' ')}`.toLowerCase().includes(w)),
     )
     .toSorted((a, b) => a.portionsInStore - b.portionsInStore)

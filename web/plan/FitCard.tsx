@@ -1,17 +1,18 @@
 import { sayMinutes, sayPortions } from '#core/kitchen';
-import { type SessionView } from '#core/session';
+import type { SessionParts } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
 import { useMeasures } from '../sync/measures.ts';
 
-export function FitCard({ view, busy }: { view: SessionView | undefined; busy: boolean }) {
+/** Whether what is planned fits: containers, freezer, hours, pots. */
+export function FitCard({ comesTo, busy }: { comesTo: SessionParts['draft'] | undefined; busy: boolean }) {
   const { sayVolume } = useMeasures();
   return (
     <section className="card" aria-label="Does it fit" aria-busy={busy}>
-      <h2>{!view || view.fit.rows.length === 0 ? 'Does it fit?' : view.fit.fits ? 'It fits' : 'It does not fit yet'}</h2>
-      {!view || view.fit.rows.length === 0 ? (
+      <h2>{!comesTo || comesTo.fit.rows.length === 0 ? 'Does it fit?' : comesTo.fit.fits ? 'It fits' : 'It does not fit yet'}</h2>
+      {!comesTo || comesTo.fit.rows.length === 0 ? (
         <p className="quiet">Pick a dish: containers, freezer room and hours are checked as you type.</p>
       ) : (
-        view.fit.rows.map((r) => {
+        comesTo.fit.rows.map((r) => {
           const share = r.have > 0 ? r.need / r.have : r.need > 0 ? 2 : 0;
           const say = (n: number): string =>
             r.unit === 'ml'
@@ -45,10 +46,10 @@ export function FitCard({ view, busy }: { view: SessionView | undefined; busy: b
           );
         })
       )}
-      {view?.fit.binding && <p className="reading">{view.fit.binding}</p>}
-      {view?.schedule && view.schedule.makespanMin > 0 && (
+      {comesTo?.fit.binding && <p className="reading">{comesTo.fit.binding}</p>}
+      {comesTo && comesTo.makespanMin > 0 && (
         <p className="sub" style={{ marginTop: 6 }}>
-          No order of work ends before {sayMinutes(view.schedule.boundMin)}.
+          No order of work ends before {sayMinutes(comesTo.boundMin)}.
         </p>
       )}
     </section>

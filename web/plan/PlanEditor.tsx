@@ -1,110 +1,78 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
 import { isDinnerKind, countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import type { RecipeBrief } from '#core/queries';
-import { sayError, useCheckPlanQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
+import { useFrameQuery, useKitchenQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
+import type { DraftRun } from '../sync/useDraft.ts';
 import { PageHead } from '../ui/ui.tsx';
+import { Unkept } from '../ui/Unkept.tsx';
 import { Field } from '../kitchen/fields.tsx';
 import { CutOnce, ThreeWeeks, ToBuy } from './Beside.tsx';
-import { AddDish, BaseNote, okPortions, PickedDish, type Pick } from './Dishes.tsx';
+import { AddDish, BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';
+import { batchOf, okPortions, sessionOfDraft, type PlanDraft } from './planDraft.ts';
+import { usePlanCheck } from './usePlanCheck.ts';
 
 const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(i / 2)).padStart(2, '0')}:${i % 2 === 0 ? '00' : '30'}`);
 
-/** At most six hands at one worktop. */
-const mostCooks = 6;
+/** What of a draft decides whether it fits: not its name, nor who cooks. */
+const checkedBy = (d: PlanDraft): string => JSON.stringify([d.day, d.startAt, d.dishes, d.cooks.split(',').length]);
 
-/** Cooks by their names; those who were there keep who they are. */
-function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
-  const names = text
-    .split(',')
-    .map((n) => n.trim().slice(0, 60))
-    .filter(Boolean)
-    .slice(0, mostCooks);
-  const list = names.length > 0 ? names : ['Cook'];
-  return list.map((name, i) => ({ id: before.find((c) => c.name === name)?.id ?? before[i]?.id ?? `cook_${i + 1}`, name }));
-}
-
-export function Editor({ initial, stored, recipes }: { initial: Session; stored: Session | null; recipes: readonly RecipeBrief[] }) {
+/** The plan of a session as it is made: when, who and what, and beside it what that comes to. */
+export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>; recipes: readonly RecipeBrief[]; initial: PlanDraft }) {
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
   const kitchen = useKitchenQuery().data;
   const { write } = useCommands();
-  const [was] = useState(stored);
-  const [name, setName] = useState(initial.name);
-  const [day, setDay] = useState(initial.day);
-  const [startAt, setStartAt] = useState(initial.startAt);
-  const [cooks, setCooks] = useState(initial.cooks.map((c) => c.name).join(', '));
-  const [picks, setPicks] = useState<Pick[]>(initial.batches.map((batch) => ({ batch, text: String(batch.portions) })));
-  const good = picks.filter((p) => okPortions(p.text));
-  const draft = useMemo<Session>(
-    () => ({
-      ...initial,
-      name: name.trim() || 'Session',
-      day,
-      startAt,
-      cooks: cooksFrom(cooks, initial.cooks),
-      batches: good.map((p) => ({ ...p.batch, portions: Number(p.text) })),
-    }),
-    [initial, name, day, startAt, cooks, good],
-  );
-  const key = JSON.stringify(draft);
-  const stable = useMemo(() => JSON.parse(key) as Session, [key]);
-  const check = useCheckPlanQuery(stable, { skip: stable.batches.length === 0 });
-  const view = stable.batches.length === 0 ? undefined : (check.data ?? undefined);
-  const today = frame?.today ?? initial.day;
-  const badPortions = picks
+  const { value: plan, edit } = draft;
+  const { name, day, startAt, cooks, dishes, was } = plan;
+  const session = useMemo(() => sessionOfDraft(plan), [plan]);
+  const checked = checkedBy(plan);
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- asked again only when something that is checked has moved
+  const asked = useMemo<Session | undefined>(() => (session.batches.length > 0 ? session : undefined), [checked]);
+  const { draft: comesTo, busy, problem } = usePlanCheck(asked);
+  const today = frame?.today ?? day;
+  const nameOf = (recipeId: string): string => recipes.find((r) => r.recipe.id === recipeId)?.recipe.name ?? 'a dish';
+  const badPortions = dishes
     .filter((p) => !okPortions(p.text))
-    .map(
-      (p) =>
-        `“${p.text}” portions of ${recipes.find((r) => r.recipe.id === p.batch.recipeId)?.recipe.name ?? 'a dish'}: give more than 0 and at most ${maxPortions}. The rest is kept.`,
-    );
+    .map((p) => `“${p.text}” portions of ${nameOf(p.batch.recipeId)}: give more than 0 and at most ${maxPortions}. The rest is kept.`);
   const days = daysFrom(today, 84);
   const add = (r: RecipeBrief, portions: number): void =>
-    setPicks([
-      ...picks,
-      {
-        batch: {
-          id: newId(),
-          recipeId: r.recipe.id,
-          revisionId: r.recipe.revisionId,
-          portions,
-          ...(r.yieldFactor !== undefined && { yieldFactor: r.yieldFactor }),
-        },
-        text: String(portions),
-      },
-    ]);
+    edit({ ...plan, dishes: [...dishes, { batch: batchOf(newId(), r, portions), text: String(portions) }] });
   const save = async (): Promise<void> => {
-    await write([{ table: 'session', id: draft.id, data: draft, was }], `${draft.name} is planned for ${sayWeekday(draft.day)}`);
-    void navigate(`/shop/${draft.id}`);
+    await write([{ table: 'session', id: session.id, data: session, was }], `${session.name} is planned for ${sayWeekday(session.day)}`);
+    draft.drop();
+    void navigate(`/shop/${session.id}`);
   };
   const remove = async (): Promise<void> => {
-    await write([{ table: 'session', id: initial.id, data: null, was }], `${initial.name} is taken off the plan`);
+    await write([{ table: 'session', id: plan.id, data: null, was }], `${initial.name} is taken off the plan`);
+    draft.drop();
     void navigate('/plan');
   };
-  const plates = draft.batches.reduce(
+  const plates = session.batches.reduce(
     (s, b) => s + (isDinnerKind(recipes.find((r) => r.recipe.id === b.recipeId)?.recipe.kind ?? '') ? b.portions : 0),
     0,
   );
   return (
     <>
       <PageHead
-        title={stored === null ? 'Plan a session' : name || 'Session'}
-        lead={`${countOf(picks.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
+        title={was === null ? 'Plan a session' : name || 'Session'}
+        lead={`${countOf(dishes.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
-        {stored !== null && (
+        {was !== null && (
           <button type="button" className="btn o" onClick={() => void remove()}>
             Take it off the plan
           </button>
         )}
-        <button type="button" className="btn" disabled={picks.length === 0 || badPortions.length > 0} onClick={() => void save()}>
-          {stored === null ? 'Plan it and make the list' : 'Save and open the list'}
+        <button type="button" className="btn" disabled={dishes.length === 0 || badPortions.length > 0} onClick={() => void save()}>
+          {was === null ? 'Plan it and make the list' : 'Save and open the list'}
         </button>
       </PageHead>
+      <Unkept draft={draft} initial={initial} />
       {kitchen && <ThreeWeeks weeks={kitchen.weeks} day={day} />}
       <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.6fr) minmax(0,1fr)', alignItems: 'start' }}>
         <div className="stack">
@@ -119,14 +87,14 @@ export function Editor({ initial, stored, recipes }: { initial: Session; stored:
                   className="field"
                   style={{ width: '100%' }}
                   value={name}
-                  onChange={(e) => setName(e.currentTarget.value)}
+                  onChange={(e) => edit({ ...plan, name: e.currentTarget.value }, 'name')}
                 />
               </div>
               <div>
                 <label className="lab" htmlFor="pl-day">
                   Day
                 </label>
-                <select id="pl-day" className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+                <select id="pl-day" className="field" value={day} onChange={(e) => edit({ ...plan, day: e.currentTarget.value })}>
                   {!days.includes(day) && <option value={day}>{sayWeekday(day)}</option>}
                   {days.map((d) => (
                     <option key={d} value={d}>
@@ -139,30 +107,32 @@ export function Editor({ initial, stored, recipes }: { initial: Session; stored:
                 <label className="lab" htmlFor="pl-start">
                   Start
                 </label>
-                <select id="pl-start" className="field" value={startAt} onChange={(e) => setStartAt(e.currentTarget.value)}>
+                <select id="pl-start" className="field" value={startAt} onChange={(e) => edit({ ...plan, startAt: e.currentTarget.value })}>
                   {!halfHours.includes(startAt) && <option>{startAt}</option>}
                   {halfHours.map((t) => (
                     <option key={t}>{t}</option>
                   ))}
                 </select>
               </div>
-              <Field label="Who cooks" unit="with commas" value={cooks} onChange={setCooks} />
+              <Field label="Who cooks" unit="with commas" value={cooks} onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')} />
             </div>
           </section>
           <section className="card" aria-label="Dishes">
             <h2>Dishes</h2>
-            {picks.length === 0 ? (
+            {dishes.length === 0 ? (
               <p className="quiet">None yet. Pick from the list below.</p>
             ) : (
               <ul className="rows">
-                {picks.map((p) => (
+                {dishes.map((p) => (
                   <PickedDish
                     key={p.batch.id}
-                    pick={p}
+                    dish={p}
                     brief={recipes.find((x) => x.recipe.id === p.batch.recipeId)}
-                    view={view}
-                    onType={(text) => setPicks(picks.map((x) => (x === p ? { ...x, text } : x)))}
-                    onRemove={() => setPicks(picks.filter((x) => x !== p))}
+                    comesTo={comesTo}
+                    onType={(text) =>
+                      edit({ ...plan, dishes: dishes.map((x) => (x === p ? { ...x, text } : x)) }, `portions of ${p.batch.id}`)
+                    }
+                    onRemove={() => edit({ ...plan, dishes: dishes.filter((x) => x !== p) })}
                   />
                 ))}
               </ul>
@@ -172,26 +142,26 @@ export function Editor({ initial, stored, recipes }: { initial: Session; stored:
                 {p}
               </p>
             ))}
-            {view?.bases.map((b) => (
+            {comesTo?.bases.map((b) => (
               <BaseNote
                 key={b.recipeId}
                 base={b}
-                brief={picks.some((p) => p.batch.recipeId === b.recipeId) ? undefined : recipes.find((r) => r.recipe.id === b.recipeId)}
+                brief={dishes.some((p) => p.batch.recipeId === b.recipeId) ? undefined : recipes.find((r) => r.recipe.id === b.recipeId)}
                 onAdd={add}
               />
             ))}
-            {check.error && (
+            {problem !== undefined && (
               <p className="note bad" role="alert" style={{ marginTop: 8 }}>
-                {sayError(check.error).message}
+                {problem}
               </p>
             )}
           </section>
-          <AddDish recipes={recipes} picks={picks} onAdd={add} />
+          <AddDish recipes={recipes} dishes={dishes} onAdd={add} />
         </div>
         <div className="stack">
-          <FitCard view={view} busy={check.isFetching} />
-          {view && <CutOnce tasks={view.tasks} />}
-          {view && <ToBuy list={view.list} />}
+          <FitCard comesTo={comesTo} busy={busy} />
+          {comesTo && <CutOnce tasks={comesTo.cutOnce} />}
+          {comesTo && <ToBuy buy={comesTo.buy} />}
         </div>
       </div>
     </>

@@ -1,12 +1,16 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import type { Batch, Session } from '#core/contract';
+import type { Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
+import type { FrameAnswer, RecipeBrief } from '#core/queries';
 import { useFrameQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
+import { useDraft } from '../sync/useDraft.ts';
 import { Editor } from './PlanEditor.tsx';
+import { HalfMade } from './HalfMade.tsx';
+import { batchOf, planDraftOf, planName, readPlanDraft, withDish } from './planDraft.ts';
 
 /** Plan: recipes and portions for a day, checked against containers, freezer and hours as you type. */
 export function PlanPage() {
@@ -16,45 +20,9 @@ export function PlanPage() {
   const recipes = useRecipesQuery();
   const sessions = useSessionsQuery();
   const existing = useSessionPlanQuery(id ?? '', { skip: !id });
-  const [freshId] = useState(newId);
   if (!frame.data || !recipes.data || !sessions.data || (id && !existing.data))
     return <Waiting error={frame.error ?? recipes.error ?? sessions.error ?? existing.error} refetch={() => void existing.refetch()} />;
   const add = params.get('add');
-  const brief = recipes.data.find((r) => r.recipe.id === add);
-  const added: Batch[] = brief
-    ? [
-        {
-          id: `${freshId}-b`,
-          recipeId: brief.recipe.id,
-          revisionId: brief.recipe.revisionId,
-          portions: Number(params.get('portions')) || brief.servings,
-          ...(brief.yieldFactor !== undefined && { yieldFactor: brief.yieldFactor }),
-          ...(Number(params.get('unsalted')) > 0 && { unsalted: Number(params.get('unsalted')) }),
-        },
-      ]
-    : [];
-  const day = nextWeekday(addDays(frame.data.today, 1), 'sat');
-  const cook = frame.data.household.name;
-  const stored = existing.data?.session;
-  const base: Session = stored ?? {
-    id: freshId,
-    name: `Cook on ${sayWeekday(day)}`,
-    day,
-    startAt: '09:00',
-    cooks: [{ id: 'cook_1', name: cook ? 'You' : 'Cook' }],
-    batches: [],
-  };
-  const initial: Session = {
-    ...base,
-    // what is on the plan already is cooked at the new size, not twice
-    batches: [
-      ...base.batches.map((b) => {
-        const again = added.find((a) => a.recipeId === b.recipeId);
-        return again ? { ...again, id: b.id } : b;
-      }),
-      ...added.filter((a) => !base.batches.some((b) => b.recipeId === a.recipeId)),
-    ],
-  };
   const here = sessions.data.sessions.find((s) => s.id === id);
   const creating = params.get('new') === '1' || add !== null;
   if (!id && !creating && sessions.data.sessions.length > 0) {
@@ -65,6 +33,7 @@ export function PlanPage() {
             Plan a session
           </Link>
         </PageHead>
+        <HalfMade />
         {sessions.data.sessions.map((s) => (
           <SessionHeader key={s.id} brief={s} />
         ))}
@@ -99,7 +68,54 @@ export function PlanPage() {
   return (
     <main className="page">
       {here && <SessionHeader brief={here} here={`/plan/${here.id}`} />}
-      <Editor key={`${id ?? 'new'}-${add ?? ''}`} initial={initial} stored={stored ?? null} recipes={recipes.data} />
+      <Plan key={id ?? 'new'} id={id} stored={existing.data?.session ?? null} recipes={recipes.data} frame={frame.data} />
     </main>
   );
+}
+
+/** A new session: next Saturday at nine. */
+const newSession = (id: string, frame: FrameAnswer): Session => {
+  const day = nextWeekday(addDays(frame.today, 1), 'sat');
+  return {
+    id,
+    name: `Cook on ${sayWeekday(day)}`,
+    day,
+    startAt: '09:00',
+    cooks: [{ id: 'cook_1', name: frame.household.name ? 'You' : 'Cook' }],
+    batches: [],
+  };
+};
+
+/** One plan being made: as it was left on this device, else as it is stored; a dish that is to be added comes on top. */
+function Plan({
+  id,
+  stored,
+  recipes,
+  frame,
+}: {
+  id: string | undefined;
+  stored: Session | null;
+  recipes: RecipeBrief[];
+  frame: FrameAnswer;
+}) {
+  const [params, setParams] = useSearchParams();
+  const [freshId] = useState(newId);
+  const [initial] = useState(() => planDraftOf(stored ?? newSession(freshId, frame), stored));
+  const draft = useDraft({
+    kind: 'plan',
+    key: `plan ${id ?? 'new'}`,
+    name: planName,
+    path: id === undefined ? '/plan?new=1' : `/plan/${id}`,
+    initial,
+    read: readPlanDraft,
+  });
+  const add = params.get('add');
+  const brief = recipes.find((r) => r.recipe.id === add);
+  const added = brief && batchOf(`${freshId}-b`, brief, Number(params.get('portions')) || brief.servings, Number(params.get('unsalted')));
+  useEffect(() => {
+    if (!draft || !added) return;
+    draft.edit(withDish(draft.value, added));
+    setParams(id === undefined ? { new: '1' } : {}, { replace: true });
+  });
+  return draft && <Editor draft={draft} initial={initial} recipes={recipes} />;
 }

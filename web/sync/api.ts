@@ -1,7 +1,6 @@
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { Refusal, Session } from '#core/contract';
+import type { Refusal } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
-import type { SessionView } from '#core/session';
 import type {
   BackupsAnswer,
   DamageAnswer,
@@ -57,7 +56,6 @@ export const api = createApi({
     sessionShop: b.query<SessionParts['shop'], string>({ query: partOf('shop'), providesTags: ['World'] }),
     sessionCook: b.query<SessionParts['cook'], string>({ query: partOf('cook'), providesTags: ['World'] }),
     sessionPack: b.query<SessionParts['pack'], string>({ query: partOf('pack'), providesTags: ['World'] }),
-    checkPlan: b.query<SessionView, Session>({ query: (body) => ({ url: '/plan/check', method: 'POST', body }), providesTags: ['World'] }),
     labels: b.query<LabelsAnswer, string>({ query: (id) => `/labels/${encodeURIComponent(id)}`, providesTags: ['World'] }),
     store: b.query<StoreAnswer, void>({ query: () => '/store', providesTags: ['World'] }),
     count: b.query<CountAnswer, void>({ query: () => '/count', providesTags: ['World'] }),
@@ -113,7 +111,6 @@ export const {
   useSessionShopQuery,
   useSessionCookQuery,
   useSessionPackQuery,
-  useCheckPlanQuery,
   useLabelsQuery,
   useStoreQuery,
   useCountQuery,

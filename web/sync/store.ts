@@ -3,12 +3,19 @@ import { setupListeners } from '@reduxjs/toolkit/query';
 import { useDispatch, useSelector, useStore } from 'react-redux';
 import { api } from './api.ts';
 import { deviceSlice } from './deviceSlice.ts';
+import { draftsSlice } from './draftsSlice.ts';
 import { listeners } from './listeners.ts';
 import { outboxSlice } from './outboxSlice.ts';
 import { toastSlice } from './toastSlice.ts';
 
 export const store = configureStore({
-  reducer: { [api.reducerPath]: api.reducer, device: deviceSlice.reducer, outbox: outboxSlice.reducer, toast: toastSlice.reducer },
+  reducer: {
+    [api.reducerPath]: api.reducer,
+    device: deviceSlice.reducer,
+    drafts: draftsSlice.reducer,
+    outbox: outboxSlice.reducer,
+    toast: toastSlice.reducer,
+  },
   middleware: (defaults) => defaults().prepend(listeners.middleware).concat(api.middleware),
 });
 
