@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
@@ -112,8 +112,10 @@ function Plan({
   const add = params.get('add');
   const brief = recipes.find((r) => r.recipe.id === add);
   const added = brief && batchOf(`${freshId}-b`, brief, Number(params.get('portions')) || brief.servings, Number(params.get('unsalted')));
+  const laid = useRef(false);
   useEffect(() => {
-    if (!draft || !added) return;
+    if (!draft || !added || laid.current) return;
+    laid.current = true;
     draft.edit(withDish(draft.value, added));
     setParams(id === undefined ? { new: '1' } : {}, { replace: true });
   });

@@ -6,7 +6,7 @@ import type { RefusedEntry, PendingEntry } from './outboxSlice.ts';
 export type NewEntry = PendingEntry extends infer W ? (W extends PendingEntry ? Omit<W, 'seq'> : never) : never;
 
 /** A draft as it lies on the device: as it stands, without the way there. */
-export type KeptDraft = Omit<Draft, 'past' | 'future' | 'field'>;
+export type KeptDraft = Omit<Draft, 'past' | 'future' | 'field' | 'restored'>;
 
 interface Shape extends DBSchema {
   /** What waits to be sent, in order. */

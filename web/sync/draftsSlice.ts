@@ -17,6 +17,8 @@ export interface Draft {
   past: unknown[];
   present: unknown;
   future: unknown[];
+  /** It was begun before this page was opened, and not touched since. */
+  restored?: boolean;
   /** Which field the last edit was of: letters typed into one are one step back. */
   field?: string;
 }
@@ -50,7 +52,7 @@ export const draftsSlice = createSlice({
   reducers: {
     draftsLoaded: (state, action: PayloadAction<Record<string, Omit<Draft, 'past' | 'future'>>>) => {
       state.ready = true;
-      for (const [key, d] of Object.entries(action.payload)) state.byKey[key] ??= { ...d, past: [], future: [] };
+      for (const [key, d] of Object.entries(action.payload)) state.byKey[key] ??= { ...d, restored: true, past: [], future: [] };
     },
     draftEdited: (state, { payload: { key, kind, name, path, at, before, value, field } }: PayloadAction<Edit>) => {
       const d = state.byKey[key];

@@ -49,7 +49,8 @@ listeners.startListening({
     const { payload } = action as ReturnType<typeof draftEdited | typeof draftDropped>;
     unkept.add(typeof payload === 'string' ? payload : payload.key);
     cancelActiveListeners();
-    await delay(keepDraftMs);
+    // what was kept or given up must not come back
+    if (!draftDropped.match(action)) await delay(keepDraftMs);
     await keepDrafts((getState() as { drafts: DraftsState }).drafts.byKey);
   },
 });

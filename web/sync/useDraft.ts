@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useState } from 'react';
+import { useCallback, useMemo } from 'react';
 import { now } from './clock.ts';
 import { draftDropped, draftEdited, draftRedone, draftUndone, type DraftKind } from './draftsSlice.ts';
 import { useAppDispatch, useAppSelector } from './store.ts';
@@ -8,7 +8,7 @@ export interface DraftRun<T> {
   value: T;
   /** Something was changed and is not kept yet. */
   dirty: boolean;
-  /** It was begun before this page was opened. */
+  /** It was begun before this page was opened, and not touched since. */
   restored: boolean;
   /** Changes it; edits of one field in a row are one step back. */
   edit: (next: T, field?: string) => void;
@@ -40,7 +40,6 @@ export function useDraft<T>({ kind, key, name, path, initial, read }: DraftOptio
   const dispatch = useAppDispatch();
   const ready = useAppSelector((s) => s.drafts.ready);
   const draft = useAppSelector((s) => s.drafts.byKey[key]);
-  const [begunAt] = useState(now);
   const present = draft?.present;
   const kept = useMemo(() => (present === undefined ? undefined : read(present)), [present, read]);
   const value = kept ?? initial;
@@ -56,7 +55,7 @@ export function useDraft<T>({ kind, key, name, path, initial, read }: DraftOptio
   return {
     value,
     dirty: kept !== undefined,
-    restored: draft !== undefined && kept !== undefined && draft.at < begunAt,
+    restored: kept !== undefined && draft?.restored === true,
     edit,
     undo: draft && draft.past.length > 0 ? undo : undefined,
     redo: draft && draft.future.length > 0 ? redo : undefined,

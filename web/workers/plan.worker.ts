@@ -15,19 +15,26 @@ interface Household {
 let household: Household | undefined;
 let opened: { household: Household; pending: PendingEntries; world: World; records: Records } | undefined;
 
-/** The household as the server has it, else as this device cached it. */
+/** The household that this device cached. */
+async function cached(): Promise<Snapshot | undefined> {
+  const row = await deviceStore().then(
+    (db) => db.get('kept', 'household'),
+    () => undefined,
+  );
+  return row?.version === snapshotVersion ? (JSON.parse(row.text) as Snapshot) : undefined;
+}
+
+/** The household as it stands: the cached one when it has come as far, else the server's, else whatever there is. */
 async function bring(asOf: string): Promise<Household | undefined> {
+  const here = await cached();
+  if (here && `${here.changes} ${here.logged}` === asOf) return { asOf, snapshot: here };
   try {
     const res = await fetch('/api/snapshot');
     if (res.ok) return { asOf, snapshot: (await res.json()) as Snapshot };
   } catch {
     // no connection: what is cached will do
   }
-  const row = await deviceStore().then(
-    (db) => db.get('kept', 'household'),
-    () => undefined,
-  );
-  return row?.version === snapshotVersion ? { asOf, snapshot: JSON.parse(row.text) as Snapshot } : household;
+  return here ? { asOf, snapshot: here } : household;
 }
 
 const same = (a: PendingEntries, b: PendingEntries): boolean =>
