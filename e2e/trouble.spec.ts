@@ -92,7 +92,7 @@ test('a damaged household is mended in the browser: nothing is taken in meanwhil
   await expect(page.getByRole('heading', { name: 'The household’s file is damaged' })).toBeVisible();
   expect(await seriousFaults(page)).toEqual([]);
   await page.getByRole('button', { name: 'Look at it' }).click();
-  await expect(page.getByText('This copy is whole: The house above the yard')).toBeVisible();
+  await expect(page.getByText('This copy is whole: The house above the yard')).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: 'Put this copy in place' }).click();
   await expect(page.getByRole('heading', { name: 'Tuesday, 24 November' })).toBeVisible();
   await server.stop();

@@ -1,5 +1,5 @@
-import { and, eq } from 'drizzle-orm';
-import type { ReferenceEdit, ReferenceTable } from '#core/contract';
+import { sql } from 'drizzle-orm';
+import type { ReferenceEdit } from '#core/contract';
 import type { Db } from './open.ts';
 import { refRow } from './schema.ts';
 
@@ -13,10 +13,8 @@ export const referenceMoved = (): void => {
   epoch += 1;
 };
 
-const at = (id: string) => {
-  const colon = id.indexOf(':');
-  return and(eq(refRow.table, id.slice(0, colon)), eq(refRow.id, id.slice(colon + 1)));
-};
+/** The row of an edit's id, `ingredient:onion`. */
+const at = (id: string) => sql`${refRow.table} || ':' || ${refRow.id} = ${id}`;
 
 type Row = Record<string, unknown>;
 
@@ -34,7 +32,7 @@ function differences(shipped: Row, row: Row): Row {
 /** The household's own version of a reference row, `ingredient:onion`; undefined while it is as shipped. */
 export function referenceEditOf(db: Db, id: string): ReferenceEdit | undefined {
   const row = db.select().from(refRow).where(at(id)).get();
-  return row?.edited ? { id, table: row.table as ReferenceTable, row: mergedRow(row.shipped, row.edited) } : undefined;
+  return row?.edited ? { id, table: row.table, row: mergedRow(row.shipped, row.edited) } : undefined;
 }
 
 /** Keeps an edit beside the shipped row, or sets the shipped row back; a row of the household's own goes away. */

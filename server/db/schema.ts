@@ -1,5 +1,6 @@
+import { sql } from 'drizzle-orm';
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import type { TamboEvent } from '#core/contract';
+import type { DocumentTable, EventData, Kind, Meal, ReferenceTable, TamboEvent, WritableTable } from '#core/contract';
 import type { PackChanges } from '#core/store';
 
 /** Everything logged, append-only. Stock is folded from here and can be rebuilt. */
@@ -39,7 +40,7 @@ export const packState = sqliteTable(
     packId: text('pack_id').primaryKey(),
     code: text().notNull(),
     status: text().notNull(),
-    kind: text().notNull(),
+    kind: text().$type<Kind>().notNull(),
     name: text().notNull(),
     left: real().notNull(),
     bestBy: text('best_by').notNull(),
@@ -71,8 +72,8 @@ export const eatenLog = sqliteTable(
     eventId: text('event_id').notNull(),
     packId: text('pack_id').notNull(),
     day: text().notNull(),
-    meal: text().notNull(),
-    kind: text().notNull(),
+    meal: text().$type<Meal>().notNull(),
+    kind: text().$type<Kind>().notNull(),
     name: text().notNull(),
     portions: real().notNull(),
     shares: text({ mode: 'json' }).$type<{ eaterId: string; portions: number }[]>().notNull(),
@@ -122,7 +123,7 @@ export const change = sqliteTable(
   {
     id: integer().primaryKey({ autoIncrement: true }),
     writeId: text('write_id').notNull(),
-    table: text('table_name').notNull(),
+    table: text('table_name').$type<WritableTable>().notNull(),
     rowId: text('row_id').notNull(),
     before: text({ mode: 'json' }).$type<unknown>(),
     after: text({ mode: 'json' }).$type<unknown>(),
@@ -139,7 +140,7 @@ export const change = sqliteTable(
 export const clash = sqliteTable('clash', {
   id: text().primaryKey(),
   writeId: text('write_id').notNull(),
-  table: text('table_name').notNull(),
+  table: text('table_name').$type<DocumentTable>().notNull(),
   rowId: text('row_id').notNull(),
   /** What this device meant; null when it meant to delete. */
   mine: text({ mode: 'json' }).$type<unknown>(),
@@ -163,7 +164,7 @@ export const writeAnswer = sqliteTable('write_answer', {
 export const refRow = sqliteTable(
   'ref_row',
   {
-    table: text('table_name').notNull(),
+    table: text('table_name').$type<ReferenceTable>().notNull(),
     id: text().notNull(),
     shipped: text({ mode: 'json' }).$type<Record<string, unknown>>().notNull(),
     edited: text({ mode: 'json' }).$type<Record<string, unknown>>(),
@@ -174,3 +175,6 @@ export const refRow = sqliteTable(
 );
 
 export const meta = sqliteTable('meta', { key: text().primaryKey(), value: text({ mode: 'json' }).$type<unknown>().notNull() });
+
+/** What a pack was filled with, from the `filled` event that is joined to it. */
+export const filledData = sql<EventData<'filled'>>`${event.data}`.mapWith((text: string) => JSON.parse(text) as EventData<'filled'>);

@@ -1,5 +1,4 @@
 import { eq, type SQL } from 'drizzle-orm';
-import type { EventData } from '#core/contract';
 import { wholePack, type PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 
@@ -7,11 +6,11 @@ import { schema, type Db } from '../db/index.ts';
 export function packsWhere(db: Db, condition: SQL | undefined): PackState[] {
   const t = schema.packState;
   return db
-    .select({ packId: t.packId, changes: t.changes, filled: schema.event.data })
+    .select({ packId: t.packId, changes: t.changes, filled: schema.filledData })
     .from(t)
     .innerJoin(schema.event, eq(schema.event.id, t.filledId))
     .where(condition)
     .orderBy(t.code)
     .all()
-    .map((r) => wholePack(r.filled as EventData<'filled'>, r.changes, r.packId));
+    .map((r) => wholePack(r.filled, r.changes, r.packId));
 }

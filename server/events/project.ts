@@ -173,7 +173,7 @@ export function project(db: Db, event: TamboEvent, late: Set<string>): void {
       late.add(subject);
       continue;
     }
-    const before = row && wholePack(row.filled as EventData<'filled'>, row.changes, subject);
+    const before = row && wholePack(row.filled, row.changes, subject);
     const pack = applyEvent(before, event, subject);
     if (!pack) continue;
     putPack.run({ ...packRow(subject, row?.filledId ?? event.id, pack, pack, event) });

@@ -35,7 +35,7 @@ function prepare(db: Db) {
         lastInstant: packState.lastInstant,
         lastDevice: packState.lastDevice,
         lastCounter: packState.lastCounter,
-        filled: event.data,
+        filled: schema.filledData,
       })
       .from(packState)
       .innerJoin(event, eq(event.id, packState.filledId))

@@ -1,5 +1,5 @@
 import { desc, sql } from 'drizzle-orm';
-import type { Meal, TamboEvent } from '#core/contract';
+import type { TamboEvent } from '#core/contract';
 import { addDays } from '#core/kitchen';
 import { type World } from '#core/session';
 import { recentDays, todayOf, type Records, type EatenEntry } from '#core/queries';
@@ -21,8 +21,7 @@ function lately(db: Db): EatenEntry[] {
     .from(t)
     .orderBy(desc(t.day), desc(t.eventId))
     .limit(latelyShown)
-    .all()
-    .map((r) => ({ ...r, meal: r.meal as Meal }));
+    .all();
 }
 
 /** What the database knows beside the world. */

@@ -213,7 +213,7 @@ export function acceptUndo(db: Db, value: unknown, at: Instant): WriteAnswer {
       .filter((r) => r.table !== 'recipe_revision')
       .toReversed()
       .map((r) => {
-        const table = r.table as WritableTable;
+        const { table } = r;
         return { table, id: r.rowId, version: versions[table], data: r.before === null ? null : upcast(table, r.version, r.before) };
       });
     openAgain(tx, undoes);

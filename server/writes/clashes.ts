@@ -1,5 +1,5 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import { asPagesHaveIt, intentId, versions, type DocumentTable, type Instant, type WriteRequest } from '#core/contract';
+import { asPagesHaveIt, intentId, versions, type Instant, type WriteRequest } from '#core/contract';
 import type { ClashBrief } from '#core/queries';
 import { differencesOf, type NameOf } from '#core/sync';
 import { documentById, schema, storedDocument, type Db } from '../db/index.ts';
@@ -8,14 +8,17 @@ const t = schema.clash;
 
 /** Lays a change beside what another device wrote, until the cook has said which of them stands. */
 export function keepClash(tx: Db, write: WriteRequest, change: WriteRequest['changes'][number], at: Instant): void {
+  const { table } = change;
+  // a row of the reference is one figure: it never stands apart from another
+  if (table === 'reference') return;
   tx.insert(t)
     .values({
-      id: intentId(write.writeId, change.table, change.id),
+      id: intentId(write.writeId, table, change.id),
       writeId: write.writeId,
-      table: change.table,
+      table,
       rowId: change.id,
       mine: change.data ?? null,
-      version: versions[change.table],
+      version: versions[table],
       at,
       device: write.device,
       label: write.label,
@@ -72,7 +75,7 @@ export const openClashes = (db: Db): ClashBrief[] =>
     .where(isNull(t.settledBy))
     .all()
     .map((c) => {
-      const table = c.table as DocumentTable;
+      const { table } = c;
       const stored = storedDocument(db, table, c.rowId);
       const here = stored ? asPagesHaveIt(table, stored.version, stored.data) : null;
       const mine = asPagesHaveIt(table, c.version, c.mine);
