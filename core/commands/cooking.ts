@@ -29,29 +29,38 @@ const onTask = <T extends TaskType>(
 
 /** A cook begins a task. @example startTask(dicing, 'joaquim') */
 export const startTask = (task: SeenTask, cookId?: Id): Act => onTask('taskStarted', task, cookId === undefined ? {} : { cookId });
-/** A task is another cook's from now on. */
+/** A task is another cook's from now on. @example handOver(dicing, 'c_osk') */
 export const handOver = (task: SeenTask, cookId: Id): Act => onTask('taskHanded', task, { cookId });
-/** A task is done, in so many minutes when they are known. */
+/** A task is done, in so many minutes when they are known. @example finishTask(dicing, 18) */
 export const finishTask = (task: SeenTask, actualMin?: number): Act =>
   onTask('taskDone', task, actualMin === undefined ? {} : { actualMin });
-/** A task is left out. */
+/** A task is left out. @example skipTask(garnishing) */
 export const skipTask = (task: SeenTask): Act => onTask('taskSkipped', task, {});
-/** A task's clock gets more minutes, each time it is asked for. */
+/** A task's clock gets more minutes, each time it is asked for. @example extendTask(simmering, 5) */
 export const extendTask = (task: SeenTask, minutes: number): Act => onTask('taskExtended', task, { minutes }, again);
 
 const onDish = <T extends EventType>(type: T, { sessionId, seen }: SeenDish, data: EventData<T>): Act =>
   ({ type, subjects: [sessionId], seen, data }) as Act;
 
-/** What came out of a pot, by scale, ruler or ladle. */
+/**
+ * What came out of a pot, by scale, ruler or ladle.
+ * @example weigh(stewOfSaturday, { grossG: 7000, tareG: 3000, netG: 4000, volumeMl: 3800 })
+ */
 export const weigh = (dish: SeenDish, measured: Omit<EventData<'weighed'>, 'batchId'>): Act =>
   onDish('weighed', dish, { batchId: dish.batchId, ...measured });
-/** What is eaten from the pot the same evening. */
+/** What is eaten from the pot the same evening. @example eatTonight(stewOfSaturday, '2026-11-28', 800) */
 export const eatTonight = (dish: SeenDish, day: Day, volumeMl: number): Act =>
   onDish('eatenTonight', dish, { batchId: dish.batchId, day, shares: [], volumeMl });
-/** Nothing more of a dish is packed. */
+/**
+ * Nothing more of a dish is packed.
+ * @example closePacking({ sessionId: saturday, batchId: stew, seen }) // what is left in the pot is not packed
+ */
 export const closePacking = (dish: SeenDish): Act => onDish('packingClosed', dish, { batchId: dish.batchId });
 
-/** What was bought of a food and what was left of it to cook with. */
+/**
+ * What was bought of a food and what was left of it to cook with.
+ * @example trim('leek', 1000, 550, seen) // a kilo of leeks, 550 g of it to cook with
+ */
 export const trim = (ingredientId: Id, boughtG: number, usableG: number, seen: string): Act => ({
   type: 'trimmed',
   subjects: [ingredientId],

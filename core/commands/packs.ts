@@ -22,7 +22,10 @@ export const planFor = (packs: readonly SeenPack[], day: Day | undefined, meal: 
 export const takeOut = (packs: readonly SeenPack[], day: Day, meal: Meal = 'dinner'): Act[] =>
   packs.map((p) => onPack('pulled', p, { day, meal }));
 
-/** Somebody ate from a pack: who how much, guests, and what became of the rest. */
+/**
+ * Somebody ate from a pack: who how much, guests, and what became of the rest.
+ * @example eat(tub7, { day: '2026-11-24', meal: 'dinner', shares: [{ eaterId: 'osk', portions: 1 }], guests: 0, rest: 'fridge' })
+ */
 export const eat = (pack: SeenPack, data: EventData<'eaten'>): Act => onPack('eaten', pack, data);
 
 /** Food of a pack goes into the bin. @example bin(stew, 2, 'freezer burn') */
@@ -31,10 +34,10 @@ export const bin = (pack: SeenPack, portions: number, reason: string): Act => on
 /** Food of a pack goes to somebody else. @example giveAway(stew, 2, 'the yard') */
 export const giveAway = (pack: SeenPack, portions: number, to: string): Act => onPack('given', pack, { portions, to });
 
-/** A pack is not where it should be, nor anywhere else. */
+/** A pack is not where it should be, nor anywhere else. @example lose(tub7) // not where it should be */
 export const lose = (pack: SeenPack): Act => onPack('lost', pack, {});
 
-/** An empty container is clean again. */
+/** An empty container is clean again. @example wash(tub7) // its tub is free again */
 export const wash = (pack: SeenPack): Act => onPack('washed', pack, {});
 
 /** A label is on a pack, printed or written; what a printed one says about allergies is kept with it. @example markLabelled(stew, 'hand') */

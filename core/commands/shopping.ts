@@ -19,7 +19,7 @@ export const tick = ({ sessionId, key, name, amount, unit, seen }: SeenLine, how
   data: { sessionId, key, amount, unit, how, what: name },
 });
 
-/** A line is on the list again. */
+/** A line is on the list again. @example untick({ sessionId: saturday, key: 'batch|onion|g', name: 'onion', seen }) */
 export const untick = ({ sessionId, key, name, seen }: Pick<SeenLine, 'sessionId' | 'key' | 'name' | 'seen'>): Act => ({
   type: 'unticked',
   subjects: [sessionId],

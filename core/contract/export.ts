@@ -19,5 +19,8 @@ export const exportSchema = z.object({
   events: z.array(eventSchema.and(z.object({ receivedAt: instantSchema }))),
 });
 
-/** Its published schema (JSON Schema, draft 2020-12), made from the contract itself. */
+/**
+ * Its published schema (JSON Schema, draft 2020-12), made from the contract itself.
+ * @example exportJsonSchema() // written to docs/export.schema.json
+ */
 export const exportJsonSchema = (): unknown => z.toJSONSchema(exportSchema, { io: 'input' });

@@ -21,23 +21,30 @@ function readAs<T>(shape: Shape, version: number, value: unknown, schema: z.ZodT
   }
 }
 
-/** A stored document, whatever version of Tambo wrote it; never throws. */
+/**
+ * A stored document, whatever version of Tambo wrote it; never throws.
+ * @example readDocument('place', 1, { id: 'shed' }) // { why: 'name: ...' }: half a freezer
+ */
 export const readDocument = <T extends DocumentTable>(table: T, version: number, value: unknown): ReadValue<DocumentOf<T>> =>
   readAs(table, version, value, documentSchemas[table]);
 
-/** A stored change of a document or a reference row. */
+/** A stored change of a document or a reference row. @example readWritable('eater', 1, osk) */
 export const readWritable = (table: WritableTable, version: number, value: unknown): ReadValue<unknown> =>
   readAs(table, version, value, writableSchemas[table]);
 
 /**
  * A stored value as pages have it: brought up to today's shape, without fields that no shape has any more; as it is stored when it cannot be read.
  * Two states of a document are compared as this, so that what only the storage knows is no difference.
+ * @example asPagesHaveIt('recipe', 1, storedRecipe) // with the fields that came since
  */
 export function asPagesHaveIt(table: WritableTable, version: number, value: unknown): unknown {
   if (value === null || value === undefined) return null;
   return readWritable(table, version, value).value ?? upcast(table, version, value);
 }
 
-/** A stored entry with its whole envelope, brought up to today's version. */
+/**
+ * A stored entry with its whole envelope, brought up to today's version.
+ * @example readEvent({ version: 1, type: 'moved', subjects: ['tub7'], data: { placeId: 'shed' }, ...stamp })
+ */
 export const readEvent = (value: { version: number } & Record<string, unknown>): ReadValue<TamboEvent> =>
   readAs('event', value.version, { ...value, version: versions.event }, eventSchema);

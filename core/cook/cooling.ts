@@ -16,7 +16,8 @@ export interface CoolingClock {
 export const coolingLimits = { to21Min: 120, to5Min: 240, source: 'FDA-FC' } as const;
 
 /**
- * Off the heat 14:20 -> under 21 °C by 16:20, under 5 °C by 20:20.
+ * * Off the heat 14:20 -> under 21 °C by 16:20, under 5 °C by 20:20.
+ * @example coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z').leftMin // 80
  */
 export function coolingClock(offHeat: Instant, now: Instant): CoolingClock {
   const under21By = addMinutes(offHeat, coolingLimits.to21Min);

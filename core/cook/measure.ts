@@ -56,7 +56,10 @@ export function ladled({ ladles, ladleMl }: { ladles: number; ladleMl: number })
   return { ok: true, measured: { ml, low: ml * (1 - ladleOff), high: ml * (1 + ladleOff) } };
 }
 
-/** What was wrong with a measuring, and what to do. */
+/**
+ * What was wrong with a measuring, and what to do.
+ * @example sayMeasureError('deeperThanPot') // words for a ruler that was read wrong
+ */
 export function sayMeasureError(why: MeasureError['why']): string {
   switch (why) {
     case 'notPositive':

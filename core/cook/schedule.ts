@@ -90,6 +90,7 @@ interface Circle {
 /**
  * The scheduler: what waits for what holds, no cook does two things at once, no more burners or shelves than there are; waiting overlaps hands-on work.
  * Its cost is the makespan in minutes. Today it has one answer: serial schedule generation, longest remaining chain first, clean before dirty on a tie.
+ * @example solve(scheduler, { tasks, kitchen, progress: new Map() }, { seed: 1 })
  */
 export const scheduler: Solver<ScheduleProblem, Schedule, Circle> = function* ({ tasks, kitchen, progress }) {
   const ranked = tails(tasks, progress);

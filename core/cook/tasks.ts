@@ -109,6 +109,7 @@ interface Preparing {
 /**
  * The work of a session: preparation from the lines' forms, one job for the same ingredient, form and size over all batches and then dealt out; and the written steps.
  * Steps wait for the preparation of what they use. Minutes are set-up + per kilo, or the last run's.
+ * @example tasksFor([stew, soup], finder) // onions for both are diced once, then dealt out
  */
 export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
   const preps = new Map<string, Preparing>();

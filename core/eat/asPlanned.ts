@@ -12,6 +12,7 @@ export interface Served {
 /**
  * What each eater probably took of these packs: their own plate of a dinner if they were at home, the baby's cubes of a puree,
  * nobody in particular of the rest. Never more than there is.
+ * @example usualHelpings([stew], household.eaters, tuesday) // a child's half plate, Osk's whole one
  */
 export function usualHelpings(packs: readonly Served[], eaters: readonly Eater[], day: Day, meal: Meal = 'dinner'): Map<string, number> {
   const kind = packs[0]?.kind;
@@ -30,13 +31,17 @@ export function usualHelpings(packs: readonly Served[], eaters: readonly Eater[]
   );
 }
 
-/** Where what is left of a pack usually goes: cubes stay frozen, a dinner goes to the fridge. */
+/**
+ * Where what is left of a pack usually goes: cubes stay frozen, a dinner goes to the fridge.
+ * @example usualRest('puree') // where the rest of such a pack goes
+ */
 export const usualRest = (kind: string | undefined): 'freezer' | 'fridge' =>
   kind === 'puree' || kind === 'aromatic' ? 'freezer' : 'fridge';
 
 /**
  * A meal that went as planned, as it is logged: one `eaten` for each pack that somebody took from.
  * Law: what is dealt out is what the eaters took and what the guests took.
+ * @example eatenAsPlanned([stewForTuesday], household.eaters, tuesday) // what one tap logs
  */
 export function eatenAsPlanned(
   packs: readonly Served[],

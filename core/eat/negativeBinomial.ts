@@ -2,6 +2,7 @@
  * Chance that a gamma-Poisson count reaches at least `n`.
  * The count is Poisson(k * exposure) with k ~ Gamma(shape, rate): negative binomial with r = shape, p = rate / (rate + exposure).
  * Summed in logarithms from nothing up, so that long horizons do not underflow.
+ * @example reaches(8, 14, 14, 7) // how likely eight dinners or more are eaten in a week
  */
 export function reaches(n: number, shape: number, rate: number, exposure: number): number {
   if (n <= 0) return 1;
@@ -38,5 +39,8 @@ export function quantiles(qs: readonly number[], shape: number, rate: number, ex
   });
 }
 
-/** The q-quantile of the count. */
+/**
+ * The q-quantile of the count.
+ * @example quantile(0.5, 14, 14, 7) // as many dinners as are eaten in a week, as likely more as fewer
+ */
 export const quantile = (q: number, shape: number, rate: number, exposure: number): number => quantiles([q], shape, rate, exposure)[0] ?? 0;

@@ -65,6 +65,7 @@ function countedDays(eaten: readonly DayEaten[], today: Day): Day[] {
  * How long the store lasts: eating is Poisson(k * demand), k learned from what was logged with a half-life of 28 days on a prior worth one week.
  * The run-out days are the first on which the negative-binomial predictive reaches what is left with 10, 50 and 90 %.
  * Laws: early <= middle <= late; more in store never runs out sooner; the band narrows towards the middle on either side.
+ * @example runway({ today, left: 21, demand: platesOn, eaten, parDays: 7, leadDays: 3 }).runOut.middle // '2026-12-22'
  */
 export function runway(input: RunwayInput): Runway {
   const { today, left, demand } = input;

@@ -10,6 +10,7 @@ export interface PackShares {
  * Deals what was eaten out over the packs that stood on the table, one pack after the other, in quarters.
  * What is more than all packs hold is put to the last one: a difference to settle.
  * Law: the shares over all packs add up to what each eater ate.
+ * @example dealShares([{ packId: 'tub7', left: 2 }], [{ eaterId: 'osk', portions: 1 }], 0) // who ate of which pack
  */
 export function dealShares(
   packs: readonly { packId: string; left: number }[],

@@ -34,7 +34,10 @@ export function boilUpMinutes({ massG, kind, burner }: { massG: number; kind: st
   return { low: minutes(eta.high), value: minutes(eta.value), high: minutes(eta.low) };
 }
 
-/** The household's burner; without a power nothing is worked out. */
+/**
+ * The household's burner; without a power nothing is worked out.
+ * @example burnerOf([{ id: 'hob', name: 'Hob', kind: 'hob', count: 4, watts: 2200, heat: 'ceramic' }]).watts // 2200
+ */
 export function burnerOf(equipment: readonly Equipment[]): Burner | undefined {
   const hob = equipment.find((e) => e.kind === 'hob' && e.count > 0 && e.watts !== undefined);
   if (!hob?.watts) return undefined;

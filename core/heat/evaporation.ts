@@ -13,7 +13,7 @@ const row = (id: string): RateRow => {
   return found;
 };
 
-/** The surface of what stands in a round pot. */
+/** The surface of what stands in a round pot. @example surfaceM2(240) // the surface of a 24 cm pot: 0.045 */
 export const surfaceM2 = (diameterMm: number): number => (Math.PI * (diameterMm / 1000) ** 2) / 4;
 
 /**
@@ -31,5 +31,8 @@ export function boiledOffMl({ diameterMm, minutes, lid }: { diameterMm: number; 
   return { low: rate.low * perKgM2h, value: rate.value * perKgM2h, high: rate.high * perKgM2h };
 }
 
-/** Grams per millilitre of watery food without air between its pieces: what it displaces in a pot. */
+/**
+ * Grams per millilitre of watery food without air between its pieces: what it displaces in a pot.
+ * @example trueDensity() // grams per millilitre of food without the air between its pieces
+ */
 export const trueDensity = (): number => row('food_true').value;

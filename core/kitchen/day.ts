@@ -29,48 +29,58 @@ const dayAt = (n: number): Day => new Date(n * msPerDay).toISOString().slice(0, 
 
 const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
 
-/** The day some days later (or earlier). */
+/** The day some days later (or earlier). @example addDays('2026-11-28', 4) // '2026-12-02' */
 export const addDays = (day: Day, n: number): Day => dayAt(epochDay(day) + n);
-/** The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb. */
+/**
+ * The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb.
+ * @example addMonths('2026-08-31', 6) // '2027-02-28'
+ */
 export const addMonths = (day: Day, months: number): Day => plain(day).add({ months }, { overflow: 'constrain' }).toString();
-/** Days from a to b; negative when b is earlier. */
+/** Days from a to b; negative when b is earlier. @example daysBetween('2026-11-28', '2026-12-02') // 4 */
 export const daysBetween = (a: Day, b: Day): number => epochDay(b) - epochDay(a);
+/** A day's weekday. @example weekdayOf('2026-11-28') // 'sat' */
 export const weekdayOf = (day: Day): Weekday => weekdays[(((epochDay(day) + 3) % 7) + 7) % 7] ?? 'mon';
-/** Completed months from a birth day. */
+/** Completed months from a birth day. @example monthsOld('2026-03-15', '2026-11-28') // 8 */
 export const monthsOld = (born: Day, on: Day): number => plain(born).until(plain(on), { largestUnit: 'months' }).months;
+/** The later of two days. @example maxDay('2026-11-28', '2026-12-02') // '2026-12-02' */
 export const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);
+/** The earlier of two days. @example minDay('2026-11-28', '2026-12-02') // '2026-11-28' */
 export const minDay = (a: Day, b: Day): Day => (a < b ? a : b);
-/** Every day from `from`, `count` of them. */
+/** Every day from `from`, `count` of them. @example daysFrom('2026-11-30', 2) // ['2026-11-30', '2026-12-01'] */
 export const daysFrom = (from: Day, count: number): Day[] => Array.from({ length: Math.max(0, count) }, (_, i) => addDays(from, i));
-/** The next day on or after `from` that is this weekday. */
+/** The next day on or after `from` that is this weekday. @example nextWeekday('2026-11-24', 'sat') // '2026-11-28' */
 export const nextWeekday = (from: Day, weekday: Weekday): Day => daysFrom(from, 7).find((d) => weekdayOf(d) === weekday) ?? from;
 
-/** The calendar day of an instant in a zone. */
+/** The calendar day of an instant in a zone. @example dayOf('2026-11-28T23:30:00.000Z', 'Pacific/Auckland') // '2026-11-29' */
 export const dayOf = (instant: Instant, zone: string): Day =>
   Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
-/** The clock time of an instant in a zone, `HH:MM`. */
+/** The clock time of an instant in a zone, `HH:MM`. @example clockOf('2026-07-04T17:30:00.000Z', 'Europe/London') // '18:30' */
 export const clockOf = (instant: Instant, zone: string): string =>
   Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
-/** Minutes since midnight of a clock time, `HH:MM`. */
+/** Minutes since midnight of a clock time, `HH:MM`. @example minuteOfDay('18:30') // 1110 */
 export const minuteOfDay = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
-/** The clock time so many minutes later, round the clock. */
+/** The clock time so many minutes later, round the clock. @example clockPlus('09:00', 95) // '10:35' */
 export const clockPlus = (clock: string, minutes: number): string => {
   const t = (((minuteOfDay(clock) + Math.round(minutes)) % 1440) + 1440) % 1440;
   return `${String(Math.floor(t / 60)).padStart(2, '0')}:${String(t % 60).padStart(2, '0')}`;
 };
-/** The instant of a clock time on a day in a zone; a time skipped by summer time moves forward. */
+/**
+ * The instant of a clock time on a day in a zone; a time skipped by summer time moves forward.
+ * @example instantAt('2026-07-04', '18:30', 'Europe/London') // '2026-07-04T17:30:00.000Z'
+ */
 export const instantAt = (day: Day, time: string, zone: string): Instant =>
   Temporal.PlainDateTime.from(`${day}T${time}`)
     .toZonedDateTime(zone, { disambiguation: 'compatible' })
     .toInstant()
     .toString({ smallestUnit: 'millisecond' });
-/** An instant so many milliseconds later. */
+/** An instant so many milliseconds later. @example addMs('2026-11-28T14:20:00.000Z', 1) // '2026-11-28T14:20:00.001Z' */
 export const addMs = (instant: Instant, milliseconds: number): Instant =>
   Temporal.Instant.from(instant)
     .add({ milliseconds: Math.round(milliseconds) })
     .toString({ smallestUnit: 'millisecond' });
+/** The instant some minutes later, or earlier. @example addMinutes('2026-11-28T14:20:00.000Z', 90) // '2026-11-28T15:50:00.000Z' */
 export const addMinutes = (instant: Instant, minutes: number): Instant => addMs(instant, minutes * 60_000);
-/** Minutes from a to b, fractional. */
+/** Minutes from a to b, fractional. @example minutesBetween('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z') // 40 */
 export const minutesBetween = (a: Instant, b: Instant): number =>
   (Temporal.Instant.from(b).epochMilliseconds - Temporal.Instant.from(a).epochMilliseconds) / 60_000;
 
@@ -79,19 +89,22 @@ const parts = (day: Day): { d: number; m: number; y: number; w: number } => {
   return { d: p.day, m: p.month - 1, y: p.year, w: p.dayOfWeek - 1 };
 };
 
-/** `24 Nov`: month in letters, always. */
+/** `24 Nov`: month in letters, always. @example sayDay('2026-11-28') // '28 Nov' */
 export const sayDay = (day: Day): string => `${parts(day).d}\u00A0${shortMonths[parts(day).m]}`;
-/** `24 Nov 2026`. */
+/** `24 Nov 2026`. @example sayDayYear('2026-11-28') // '28 Nov 2026' */
 export const sayDayYear = (day: Day): string => `${sayDay(day)}\u00A0${parts(day).y}`;
-/** `Tue 24 Nov`. */
+/** `Tue 24 Nov`. @example sayWeekday('2026-11-28') // 'Sat 28 Nov' */
 export const sayWeekday = (day: Day): string => `${shortDays[parts(day).w]} ${sayDay(day)}`;
-/** `Tuesday, 24 November`. */
+/** `Tuesday, 24 November`. @example sayLongDay('2026-11-28') // 'Saturday, 28 November' */
 export const sayLongDay = (day: Day): string => `${longDays[parts(day).w]}, ${parts(day).d}\u00A0${longMonths[parts(day).m]}`;
+/** A day's weekday in three letters. @example shortWeekday('2026-11-28') // 'Sat' */
 export const shortWeekday = (day: Day): string => shortDays[parts(day).w] ?? '';
+/** A day's weekday, written out. @example longWeekday('2026-11-28') // 'Saturday' */
 export const longWeekday = (day: Day): string => longDays[parts(day).w] ?? '';
+/** A day's month in three letters. @example shortMonth('2026-11-28') // 'Nov' */
 export const shortMonth = (day: Day): string => shortMonths[parts(day).m] ?? '';
 
-/** `today`, `tomorrow`, `Fri`, then `Fri 4 Dec`. */
+/** `today`, `tomorrow`, `Fri`, then `Fri 4 Dec`. @example sayNear('2026-11-25', '2026-11-24') // 'tomorrow' */
 export function sayNear(day: Day, today: Day): string {
   const n = daysBetween(today, day);
   if (n === 0) return 'today';

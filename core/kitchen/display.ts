@@ -15,9 +15,15 @@ function trimmed(n: number, digits: 0 | 1 | 2 | 3): string {
 /** What a sum in floating point may be off by, far under a quarter. */
 const noise = 1e-6;
 
-/** Portions asked for, rounded up to the quarter, so that no plate is short. Noise of arithmetic is no quarter. */
+/**
+ * Portions asked for, rounded up to the quarter, so that no plate is short. Noise of arithmetic is no quarter.
+ * @example quarterUp(7.6) // 7.75
+ */
 export const quarterUp = (portions: number): number => Math.max(0, Math.ceil(portions * 4 - noise)) / 4;
-/** Portions there are, rounded down to the quarter, so that none is promised twice. Noise of arithmetic costs no quarter. */
+/**
+ * Portions there are, rounded down to the quarter, so that none is promised twice. Noise of arithmetic costs no quarter.
+ * @example quarterDown(7.6) // 7.5
+ */
 export const quarterDown = (portions: number): number => Math.floor(portions * 4 + noise) / 4;
 
 /**
@@ -31,14 +37,14 @@ export function sayPortions(portions: number): string {
   return whole === 0 ? rest : `${whole}${rest}`;
 }
 
-/** Grams below a kilo, kilos above, with a hard space. */
+/** Grams below a kilo, kilos above, with a hard space. @example sayMass(1350) // '1.35 kg' */
 export const sayMass = (g: number): string => (g >= 1000 ? `${trimmed(g / 1000, 2)}${hard}kg` : `${trimmed(g, g < 10 ? 1 : 0)}${hard}g`);
 
-/** Millilitres below a litre, litres above, with a hard space. */
+/** Millilitres below a litre, litres above, with a hard space. @example sayVolume(750) // '750 ml' */
 export const sayVolume = (ml: number): string =>
   ml >= 1000 ? `${trimmed(ml / 1000, 2)}${hard}L` : `${trimmed(ml, ml < 10 ? 1 : 0)}${hard}ml`;
 
-/** `50 min`, `2 h`, `2 h 32 min`. */
+/** `50 min`, `2 h`, `2 h 32 min`. @example sayMinutes(95) // '1 h 35 min' */
 export function sayMinutes(min: number): string {
   const m = Math.max(0, Math.round(min));
   if (m < 60) return `${m}${hard}min`;
@@ -46,11 +52,11 @@ export function sayMinutes(min: number): string {
   return rest === 0 ? `${m / 60}${hard}h` : `${Math.floor(m / 60)}${hard}h${hard}${rest}${hard}min`;
 }
 
-/** Money in the household's currency from cents. */
+/** Money in the household's currency from cents. @example sayMoney(250, 'GBP', 'en-GB') // '£2.50' */
 export const sayMoney = (cents: number, currency: string, locale: string): string =>
   new Intl.NumberFormat(locale, { style: 'currency', currency }).format(cents / 100);
 
-/** The first letter large: names stand at the head of a line. */
+/** The first letter large: names stand at the head of a line. @example capital('leek') // 'Leek' */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 const irregular: Readonly<Record<string, string>> = { leaf: 'leaves', loaf: 'loaves', half: 'halves', knife: 'knives', person: 'people' };
@@ -68,13 +74,16 @@ export function pluralOf(one: string): string {
   return /[^aeiou]y$/.test(lower) ? `${one.slice(0, -1)}ies` : `${one}s`;
 }
 
-/** Up to one thing is one: `½ portion`, `1 tub`; `0 tubs`, `1½ portions`. */
+/**
+ * Up to one thing is one: `½ portion`, `1 tub`; `0 tubs`, `1½ portions`.
+ * @example isOne(0.5) // true: half a portion, not half a portions
+ */
 export const isOne = (n: number): boolean => n > 0 && n <= 1;
 
-/** One thing or many: `1 tub`, `3 tubs`, `½ portion`. */
+/** One thing or many: `1 tub`, `3 tubs`, `½ portion`. @example countOf(3, 'dish', 'dishes') // '3 dishes' */
 export const countOf = (n: number, one: string, many = pluralOf(one)): string => `${sayPortions(n)}${hard}${isOne(n) ? one : many}`;
 
-/** `a`, `a and b`, `a, b and c`. */
+/** `a`, `a and b`, `a, b and c`. @example listOf(['leek', 'carrot', 'celery']) // 'leek, carrot and celery' */
 export function listOf(items: readonly string[]): string {
   if (items.length < 2) return items[0] ?? '';
   return `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;

@@ -3,16 +3,17 @@ import type { Container, Kind } from '#core/contract';
 /** Every kind of food, in the order in which pages show them. */
 export const allKinds: readonly Kind[] = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'];
 
-/** A kit goes into the freezer raw and is cooked on its day. */
+/** A kit goes into the freezer raw and is cooked on its day. @example isRawKind('kit') // true: a kit is cooked on its evening */
 export const isRawKind = (kind: string): boolean => kind === 'kit';
 
 /** The supply a kind counts towards; bases, aromatics, dried and bread count for themselves. */
 export type SupplyGroup = 'dinner' | 'baby' | 'broth';
 
+/** Which supply a kind counts to: dinners, the baby's meals, broth; undefined when to none. @example groupOf('puree') // 'baby' */
 export const groupOf = (kind: string): SupplyGroup | undefined =>
   kind === 'meal' || kind === 'kit' ? 'dinner' : kind === 'puree' ? 'baby' : kind === 'broth' ? 'broth' : undefined;
 
-/** What may be put on an evening as its dinner. */
+/** What may be put on an evening as its dinner. @example isDinnerKind('broth') // false */
 export const isDinnerKind = (kind: string): boolean => groupOf(kind) === 'dinner';
 
 /**
@@ -22,7 +23,10 @@ export const isDinnerKind = (kind: string): boolean => groupOf(kind) === 'dinner
 export const isDinner = (pack: { kind: string; whole?: boolean | undefined }): boolean =>
   pack.kind === 'meal' || (pack.kind === 'kit' && pack.whole !== false);
 
-/** Kinds that are counted, never poured: a label says their weight. */
+/**
+ * Kinds that are counted, never poured: a label says their weight.
+ * @example isCounted('meal') // whether such a pack is counted when the freezer is
+ */
 export const isCounted = (kind: Kind): boolean => kind === 'bread' || kind === 'dried' || kind === 'aromatic' || kind === 'puree';
 
 /** What decides which containers a dish may go into. */
@@ -36,6 +40,7 @@ export interface Packable {
 /**
  * Whether a container may hold a dish, for the plan, the packing page and the core alike: cubes go loose into bags, what is baked in its pan into pans,
  * all else into what closes. Broth and soup may go into bags, cooled and laid flat.
+ * @example mayHold(foilPan, packableOf(gratin)) // only what is baked in a pan goes into one
  */
 export const mayHold = (container: Pick<Container, 'shape'>, dish: Packable): boolean => {
   const { shape } = container;

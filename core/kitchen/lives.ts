@@ -30,6 +30,7 @@ function fridgeDays(row: LifeRow, household: Pick<Household, 'country' | 'lives'
  * How long a dish keeps: the shortest of its parts decides and is the reason (DECISIONS 14).
  * The freezer's best-by is the row's low end, the limit its high end; usual and cautious differ in the fridge only.
  * @returns a typed refusal when a row is unknown or says not to freeze
+ * @example lifeOf([{ rowId: 'stew_meat', part: 'stew' }], lives, household) // the part that keeps least decides
  */
 export function lifeOf(
   parts: readonly StoredPart[],
@@ -67,10 +68,16 @@ const monthDays = 30;
 const afterMonths = (day: Day, months: number): Day =>
   addDays(addMonths(day, Math.floor(months)), Math.floor((months - Math.floor(months)) * monthDays + 1e-9));
 
-/** Best by and limit of something made on a day. A vague date counts from its earliest day. */
+/**
+ * Best by and limit of something made on a day. A vague date counts from its earliest day.
+ * @example datesFor({ rowId: 'stew_meat', part: 'stew', months: 3, monthsHigh: 4, fridgeDays: 2, source: 'FSIS' }, '2026-11-28').bestBy // '2027-02-28'
+ */
 export function datesFor(life: LifeSnapshot, madeEarliest: Day): { bestBy: Day; limit: Day } {
   return { bestBy: afterMonths(madeEarliest, life.months), limit: afterMonths(madeEarliest, life.monthsHigh) };
 }
 
-/** The last day in the fridge for something opened or thawed on a day. */
+/**
+ * The last day in the fridge for something opened or thawed on a day.
+ * @example fridgeUntil({ rowId: 'stew_meat', part: 'stew', months: 3, monthsHigh: 4, fridgeDays: 2, source: 'FSIS' }, '2026-11-28') // '2026-11-30'
+ */
 export const fridgeUntil = (life: LifeSnapshot, from: Day): Day => addDays(from, Math.max(0, life.fridgeDays));

@@ -30,7 +30,8 @@ export function densityFor(row: IngredientRow, form?: string): { gPerMl: number;
 }
 
 /**
- * Grams of a quantity of an ingredient. Volumes need a density, pieces a piece weight; without one it says so and never guesses 1.
+ * * Grams of a quantity of an ingredient. Volumes need a density, pieces a piece weight; without one it says so and never guesses 1.
+ * @example gramsOf({ amount: '3', unit: 'piece' }, onion) // { ok: true, by: 'piece', massG: 450, ... }
  */
 export function gramsOf(q: Quantity | undefined, row: IngredientRow, form?: string): MassResult {
   if (!q) return { ok: false, why: 'noAmount' };

@@ -102,7 +102,7 @@ function topUp(ml: number, big: Size, small: Size, cap: number, parts: readonly 
 /**
  * Spoons, cups and quarts within the cap: the largest single measure that fits, else a sum such as `1 cup + 2 tbsp`.
  * @returns undefined when no spoon or cup comes near enough
- * @example spoonsAndCups(266.2, 0.02, 'us') // '1 cup + 2 tbsp'
+ * @example spoonsAndCups(266.2, 0.02, 'us')?.text // '1 cup + 2 tbsp'
  */
 export function spoonsAndCups(ml: number, cap: number, set: 'metric' | 'us'): Measure | undefined {
   const { tsp, tbsp, cup, quart } = sizes[set];

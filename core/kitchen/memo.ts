@@ -5,7 +5,10 @@
  */
 export type Memo = <T>(from: readonly object[], name: string, make: () => T) => T;
 
-/** A memo that remembers nothing: everything is worked out when it is asked for. */
+/**
+ * A memo that remembers nothing: everything is worked out when it is asked for.
+ * @example scaleIn(kitchen, noMemo) // for a single question
+ */
 export const noMemo: Memo = (_from, _name, make) => make();
 
 interface Branch {

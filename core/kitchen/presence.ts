@@ -20,7 +20,10 @@ export function isPresent(presence: Presence, day: Day, meal: Meal): boolean {
   return presence.weekly[weekdayOf(day)]?.includes(meal) ?? false;
 }
 
-/** Quarter plates one eater wants at one dinner: appetite to the nearest quarter, at least one. A baby's meals are counted apart. */
+/**
+ * Quarter plates one eater wants at one dinner: appetite to the nearest quarter, at least one. A baby's meals are counted apart.
+ * @example quartersOf({ ...osk, appetite: 1.3 }) // 5 quarter plates
+ */
 export const quartersOf = (eater: Eater): number => (eater.stage === 'baby' ? 0 : Math.max(1, Math.round(eater.appetite * 4)));
 
 export interface Demand {
@@ -36,6 +39,7 @@ export interface Demand {
 /**
  * What a day's dinner asks for: who is there and how many quarter plates, with the baby's meals beside it.
  * Law: quarters is the sum over eaters and four for each guest.
+ * @example demand(household.eaters, '2026-11-27', household.guests).quarters // plates on Friday, in quarters
  */
 export function demand(eaters: readonly Eater[], day: Day, visits: readonly Guests[] = []): Demand {
   const there = eaters
@@ -51,7 +55,7 @@ export function demand(eaters: readonly Eater[], day: Day, visits: readonly Gues
 const babyPresent = (eater: Eater, day: Day): boolean =>
   (['breakfast', 'lunch', 'dinner'] as const).some((m) => isPresent(eater.presence, day, m));
 
-/** The guests of one dinner. */
+/** The guests of one dinner. @example guestsAt([{ day: '2026-11-27', meal: 'dinner', plates: 2 }], '2026-11-27')?.plates // 2 */
 export const guestsAt = (visits: readonly Guests[], day: Day): Guests | undefined =>
   visits.find((g) => g.day === day && g.meal === 'dinner');
 
@@ -68,6 +72,7 @@ const onSameMeal = (a: { day: Day; meal: Meal }, b: { day: Day; meal: Meal }): b
 /**
  * A household and its eaters with what was said of single meals laid over what their documents hold (decision 59): the newest word on a meal wins.
  * @param said in the order of events, without what was taken back
+ * @example withSaid(household, eaters, saidOfTable(events)) // Marit away on Friday, two guests on Saturday
  */
 export function withSaid<H extends Pick<Household, 'guests'>>(
   household: H,

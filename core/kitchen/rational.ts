@@ -41,16 +41,21 @@ export function times(a: Rational, b: Rational): Rational {
   return (x && y && product(x, y)) ?? text(new Fraction(a).mul(new Fraction(b)));
 }
 
+/** The exact sum of two rationals. @example plus('1/3', '1/6') // '1/2' */
 export const plus = (a: Rational, b: Rational): Rational => text(new Fraction(a).add(new Fraction(b)));
 
-/** @throws RangeError when dividing by zero */
+/**
+ * The exact quotient of two rationals.
+ * @throws RangeError when dividing by zero
+ * @example over('3', '4') // '3/4'
+ */
 export function over(a: Rational, b: Rational): Rational {
   if (toNumber(b) === 0) throw new RangeError('over: cannot divide by zero; the divisor must not be 0');
   const [x, y] = [small(a), small(b)];
   return (x && y && product(x, [y[1] * Math.sign(y[0]), Math.abs(y[0])])) ?? text(new Fraction(a).div(new Fraction(b)));
 }
 
-/** The nearest double to a rational. */
+/** The nearest double to a rational. @example toNumber('3/4') // 0.75 */
 export function toNumber(a: Rational): number {
   const x = small(a);
   return x ? x[0] / x[1] : new Fraction(a).valueOf();
@@ -61,6 +66,7 @@ const billion = 1e9;
 /**
  * A rational from a number a cook typed, exact for decimals (0.1 is 1/10), to nine of them.
  * @throws RangeError for NaN or infinity
+ * @example fromNumber(0.5) // '1/2'
  */
 export function fromNumber(n: number): Rational {
   if (!Number.isFinite(n)) throw new RangeError(`fromNumber: expected a finite number, got ${n}`);

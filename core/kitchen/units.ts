@@ -63,6 +63,7 @@ export interface Quantity {
 /**
  * The same quantity in another unit of the same dimension, exactly.
  * @returns undefined when the dimensions differ: a mass becomes a volume only by a density (`gramsOf`)
+ * @example convert({ amount: '2', unit: 'kg' }, 'g') // { amount: '2000', unit: 'g' }
  */
 export function convert(q: Quantity, to: Unit): Quantity | undefined {
   const from = unitFacts[q.unit];
@@ -76,7 +77,10 @@ export function convert(q: Quantity, to: Unit): Quantity | undefined {
 /** Grams or millilitres of one, as a number: for sums and displays, which need no exact ones. */
 const baseNumber = new Map(Object.entries(unitFacts).map(([unit, fact]) => [unit as Unit, toNumber(fact.base)]));
 
-/** Grams of a mass or millilitres of a volume; undefined for pieces and pinches. */
+/**
+ * Grams of a mass or millilitres of a volume; undefined for pieces and pinches.
+ * @example inBase({ amount: '2', unit: 'l' }) // { dimension: 'volume', value: 2000 }
+ */
 export function inBase(q: Quantity): { dimension: 'mass' | 'volume'; value: number } | undefined {
   const fact = unitFacts[q.unit];
   if (fact.dimension !== 'mass' && fact.dimension !== 'volume') return undefined;

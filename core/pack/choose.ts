@@ -66,6 +66,7 @@ const most = (c: Container, wish: PackWish): number =>
  * preferred group sizes, whole portions, least left over, fewest container kinds, fewest packs, returning before one-use, id.
  * Exact: dynamic programming over portions, one container kind after another; lexicographic costs add up, so the best part stays best.
  * @param frees container kinds with how many are free; trays are skipped, cubes end in bags
+ * @example choosePacks({ yieldMl: 3800, portionMl: 400, groups: [2] }, frees) // four tubs of two, one of one, 200 ml for tonight
  */
 export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult {
   const portions = Math.floor(wish.yieldMl / wish.portionMl + 1e-9);
@@ -161,7 +162,10 @@ function withPick(picks: State['picks'], index: number, portions: number): State
   return at < 0 ? [...picks, { index, portions, packs: 1 }] : picks.map((p, i) => (i === at ? { ...p, packs: p.packs + 1 } : p));
 }
 
-/** Millilitres of tubs, bags and the rest that are free beyond those a choice has taken. */
+/**
+ * Millilitres of tubs, bags and the rest that are free beyond those a choice has taken.
+ * @example freeAfter(frees, choice) // the next dish chooses from what is left
+ */
 export const freeAfter = (frees: readonly Free[], choice: PackChoice): Free[] =>
   frees.map((f) => ({
     ...f,

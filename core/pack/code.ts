@@ -12,6 +12,7 @@ function checkSign(four: string): string {
 /**
  * The code of a number from 0 to 31^4 - 1: four signs and a check sign.
  * @throws RangeError outside that range
+ * @example codeFrom(7) // the code of the seventh pack, with its check sign
  */
 export function codeFrom(n: number): string {
   if (!Number.isInteger(n) || n < 0 || n >= 31 ** 4)
@@ -25,6 +26,10 @@ export function codeFrom(n: number): string {
   return four + checkSign(four);
 }
 
+/**
+ * Whether these are the signs of a code, the check sign among them.
+ * @example isCode('K4MD9') // false: the last sign does not fit the others
+ */
 export const isCode = (code: string): boolean => /^[2-9A-HJKMNP-Z]{5}$/.test(code) && checkSign(code.slice(0, 4)) === code[4];
 
 export type TypedCode =
@@ -38,6 +43,7 @@ const oneOff = (a: string, b: string): boolean => a.length === b.length && [...a
 /**
  * Reads a code as a cook types it: small letters and spaces are fine; one impossible sign (0, O, 1, I, L) is solved from the check sign and offered;
  * a wrong check lists known codes that are one sign away (DECISIONS 31).
+ * @example readCode('2229x', ['2229X']) // { kind: 'exact', code: '2229X' }
  */
 export function readCode(typed: string, known: readonly string[]): TypedCode {
   const text = typed.toUpperCase().replace(/[\s-]/g, '');
@@ -54,5 +60,8 @@ export function readCode(typed: string, known: readonly string[]): TypedCode {
   return { kind: 'wrong', typed, near: known.filter((k) => oneOff(k, text)) };
 }
 
-/** What a pack's QR holds: the household's address when one is set, else a path. */
+/**
+ * What a pack's QR holds: the household's address when one is set, else a path.
+ * @example codeLink('K4MD8', 'https://kitchen.home') // 'https://kitchen.home/p/K4MD8'
+ */
 export const codeLink = (code: string, address: string | undefined): string => `${(address ?? '').replace(/\/$/, '')}/p/${code}`;

@@ -7,15 +7,19 @@ const bagEdges = 0.85;
 /** Room cubes take loose in a bag: 30 cubes of 30 ml fill 1.3 L (reference 8.6). */
 const looseCubes = 1.3 / 0.9;
 
-/** Millilitres that may go in: after headspace, and never above the reference's fill. */
+/**
+ * Millilitres that may go in: after headspace, and never above the reference's fill.
+ * @example fillLimitMl(jar, household.materials) // up to the shoulder, with room to freeze
+ */
 export const fillLimitMl = (c: Pick<Container, 'brimMl' | 'fillMl'>): number => Math.min(c.fillMl, c.brimMl * (1 - expansion));
 
-/** Cubes of a size that go loose into a bag or tub. */
+/** Cubes of a size that go loose into a bag or tub. @example cubesThatFit(tub500, 30) // cubes of 30 ml that go into a tub */
 export const cubesThatFit = (c: Pick<Container, 'brimMl'>, cubeMl: number): number => Math.floor(c.brimMl / (cubeMl * looseCubes));
 
 /**
  * How high the food stands, in millimetres: a bag lies flat, the others stand with sloping sides.
  * Law: an emptier container never stands higher.
+ * @example thicknessMm(zipBag, 700) // how thick a flat bag lies
  */
 export function thicknessMm(c: Container, ml: number): number {
   if (c.shape === 'bag') return (ml * 1000) / (c.widthMm * c.heightMm * bagEdges);
@@ -35,7 +39,10 @@ export function thicknessMm(c: Container, ml: number): number {
   return ((low + high) / 2) * c.heightMm;
 }
 
-/** Millilitres the pack takes in a freezer: a bag by its flat food, the others by their outside (a wall of 2 mm and a lid). */
+/**
+ * Millilitres the pack takes in a freezer: a bag by its flat food, the others by their outside (a wall of 2 mm and a lid).
+ * @example outerMl(tub500) // what it takes up in the freezer, wall and lid
+ */
 export function outerMl(c: Container, ml: number, cubes = false): number {
   if (cubes) return ml * looseCubes;
   if (c.shape === 'bag') return ml * 1.15;

@@ -34,6 +34,7 @@ export interface LabelSpot {
  * Where each label goes, from the first free one on a started sheet, row by row.
  * @param start 1 to columns x rows
  * @throws RangeError when the start is not a label of the sheet
+ * @example labelSpots(9, 5, a4Grid21) // nine labels from the fifth free one of the sheet
  */
 export function labelSpots(count: number, start: number, grid: LabelGrid): LabelSpot[] {
   const perPage = grid.columns * grid.rows;

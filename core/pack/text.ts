@@ -4,14 +4,17 @@ export type Weight = 'regular' | 'bold';
 /** Points in a millimetre. */
 export const ptPerMm = 72 / 25.4;
 
-/** Width of a text in millimetres at a size in points, kerning off; unknown signs count as the widest letter. */
+/**
+ * Width of a text in millimetres at a size in points, kerning off; unknown signs count as the widest letter.
+ * @example textWidthMm('Leek gratin', 9, 600) // millimetres on paper
+ */
 export function textWidthMm(text: string, sizePt: number, weight: Weight): number {
   const table = weight === 'bold' ? boldWidths : regularWidths;
   const thousandths = [...text].reduce((sum, sign) => sum + (table[sign] ?? table['M'] ?? 900), 0);
   return ((thousandths / 1000) * sizePt) / ptPerMm;
 }
 
-/** Height from one baseline to the next. */
+/** Height from one baseline to the next. @example leadingMm(9) // from line to line at 9 pt */
 export const leadingMm = (sizePt: number): number => (sizePt * 1.16) / ptPerMm;
 
 /** A piece of a paragraph in one weight. */
@@ -42,6 +45,7 @@ function pieces(word: string, widthMm: number, sizePt: number, weight: Weight): 
 /**
  * Sets runs of text into lines; `widthAt` gives the width free at a height, so that text can flow round the code.
  * Law: no line is wider than what is free there, and no sign of the text is lost.
+ * @example setText([{ text: 'Leek gratin', weight: 600 }], 9, 2, () => 58).lines // one line
  */
 export function setText(
   runs: readonly Run[],

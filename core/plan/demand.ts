@@ -7,7 +7,10 @@ export interface SpanDemand {
   babyMeals: number;
 }
 
-/** What a span of days asks for at dinner, day by day; the sum is the sum of the days. */
+/**
+ * What a span of days asks for at dinner, day by day; the sum is the sum of the days.
+ * @example demandOver(eaters, days, household.guests).quarters // plates over the span
+ */
 export function demandOver(eaters: readonly Eater[], from: Day, days: number, guests: readonly Guests[] = []): SpanDemand {
   const list = daysFrom(from, days).map((day) => {
     const d = demand(eaters, day, guests);

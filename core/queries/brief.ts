@@ -3,7 +3,7 @@ import { coldOf, dueOf, eveningIfPulled, firstEvening, statusOf, type Moment, ty
 import { packWarnings, printAgain, sayContents, sayWarning, type World } from '#core/session';
 import type { PackBrief } from './answers.ts';
 
-/** A pack as lists and drawings need it. */
+/** A pack as lists and drawings need it. @example briefOf(tub7, at, world).notFor // ['Not for Mio: holds nuts'] */
 export function briefOf(pack: PackState, at: Moment, world: World): PackBrief {
   const container = world.containers.find((c) => c.id === pack.containerId);
   const cold = coldOf(pack, at);

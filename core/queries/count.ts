@@ -6,7 +6,10 @@ import { portionMlOf, type World } from '#core/session';
 import type { Records } from './records.ts';
 import { todayOf } from './today.ts';
 
-/** What a first count needs: places, dishes that a name may mean, lives. */
+/**
+ * What a first count needs: places, dishes that a name may mean, lives.
+ * @example countAnswer(world, records, now).dishes // what a count may call by name
+ */
 export function countAnswer(world: World, records: Records, now: Instant): CountAnswer {
   const dishes = records.recipes().flatMap((recipe): KnownDish[] => {
     const revision = world.revision(recipe.revisionId);

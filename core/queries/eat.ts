@@ -12,7 +12,7 @@ const daysBack = 6;
 /** Evenings shown ahead. */
 const evenings = 9;
 
-/** What comes out and when, what is left, who ate what. */
+/** What comes out and when, what is left, who ate what. @example eatAnswer(world, records, now).eatFirst[0] // what is due first */
 export function eatAnswer(world: World, records: Records, now: Instant): EatAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;

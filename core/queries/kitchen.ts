@@ -22,7 +22,10 @@ function wantedNext(world: World, records: Records, now: Instant): Map<string, n
   return wanted;
 }
 
-/** Who eats, what there is to cook, pack and store in. */
+/**
+ * Who eats, what there is to cook, pack and store in.
+ * @example kitchenAnswer(world, records, now).containers[0]?.free // tubs that are washed and empty
+ */
 export function kitchenAnswer(world: World, records: Records, now: Instant): KitchenAnswer {
   const at = momentOf(world.household, now);
   const days = daysFrom(at.today, weeksShown * 7);

@@ -44,15 +44,14 @@ const cut: { [P in SessionPart]: (view: SessionView) => SessionParts[P] } = {
       batches: batches.map(({ batch, packing, cubes }) => ({ batch, packing, ...(cubes && { cubes }) })),
       makespanMin: schedule?.makespanMin ?? 0,
       boundMin: schedule?.boundMin ?? 0,
-      cutOnce: tasks
-        .filter((t) => t.batchIds.length > 1)
-        .map(({ id, title, detail, handsOnMin }) => ({ id, title, detail, handsOnMin })),
+      cutOnce: tasks.filter((t) => t.batchIds.length > 1).map(({ id, title, detail, handsOnMin }) => ({ id, title, detail, handsOnMin })),
       buy: { things: lines.length, massG: lines.reduce((sum, l) => sum + (l.unit === 'g' ? l.amount : 0), 0) },
     };
   },
   pack: ({ session, batches }) => ({ session, batches: batches.map(({ scaled: _, ...b }) => b) }),
 };
 
+/** Whether a session is asked for in this part. @example isSessionPart('shop') // true */
 export const isSessionPart = (part: string): part is SessionPart => Object.hasOwn(cut, part);
 
 /**

@@ -18,7 +18,7 @@ import type { Records } from './records.ts';
 /** Sessions whose day lies further back are listed by name only; nobody packs a year-old pot. */
 export const recentDays = 30;
 
-/** One session with everything derived. */
+/** One session with everything derived. @example viewOf(saturday, world, records, now).list // what to buy for it */
 export const viewOf = (session: Session, world: World, records: Records, now: Instant): SessionView =>
   sessionView(session, records.eventsOf(session.id), records.packsOf(session.id), world, now);
 
@@ -53,16 +53,26 @@ const standingOf = (world: World, records: Records, today: Day): Standing =>
     return standing;
   });
 
-/** Sessions lately and to come, with where they stand. */
+/**
+ * Sessions lately and to come, with where they stand.
+ * @example recentSessions(world, records, '2026-11-24')[0]?.state.stage // 'shopped'
+ */
 export const recentSessions = (world: World, records: Records, today: Day): SessionBrief[] => standingOf(world, records, today).made;
 
 /** Sessions whose figures cannot be worked out. */
 export const brokenSessions = (world: World, records: Records, today: Day): Unreadable[] => standingOf(world, records, today).broken;
 
-/** Not stored away yet: the next thing to do is on one of these. */
+/**
+ * Not stored away yet: the next thing to do is on one of these.
+ * @example openOf(sessions)[0] // the nearest session that is not stored away
+ */
 export const openOf = (sessions: readonly SessionBrief[]): SessionBrief[] =>
   sessions.filter((s) => s.state.batches > 0 && s.state.stage !== stages[stages.length - 1]).toSorted((a, b) => a.day.localeCompare(b.day));
 
+/**
+ * Sessions lately and to come with where they stand, older ones by name.
+ * @example sessionsAnswer(world, records, '2026-11-24').older // by name and day only
+ */
 export function sessionsAnswer(world: World, records: Records, today: Day): SessionsAnswer {
   const recent = recentSessions(world, records, today);
   const known = new Set(recent.map((s) => s.id));
@@ -76,7 +86,7 @@ export function sessionsAnswer(world: World, records: Records, today: Day): Sess
   };
 }
 
-/** What stands on the labels of a session's packs. */
+/** What stands on the labels of a session's packs. @example labelsAnswer(saturday, world, records, now).labels */
 export function labelsAnswer(session: Session, world: World, records: Records, now: Instant): LabelsAnswer {
   const packs = viewOf(session, world, records, now).batches.flatMap((b) => b.packs);
   return {

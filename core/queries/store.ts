@@ -8,7 +8,7 @@ import type { Records } from './records.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';
 
-/** The store by place, the soonest due first. */
+/** The store by place, the soonest due first. @example storeAnswer(world, records, now).places[0]?.room // how full the chest is */
 export function storeAnswer(world: World, records: Records, now: Instant): StoreAnswer {
   const at = momentOf(world.household, now);
   const { stock, probable, past } = sharesNow(world, records, at);
@@ -23,7 +23,10 @@ export function storeAnswer(world: World, records: Records, now: Instant): Store
   };
 }
 
-/** One pack with its story, its label and the cautions that belong to it. */
+/**
+ * One pack with its story, its label and the cautions that belong to it.
+ * @example packAnswer(tub7, events, world, now).heat // how this pack is heated
+ */
 export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world: World, now: Instant): PackAnswer {
   const at = momentOf(world.household, now);
   const events = [...logged].sort(byOrder);

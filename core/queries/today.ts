@@ -8,14 +8,20 @@ import type { Records } from './records.ts';
 import { briefOf } from './brief.ts';
 import { brokenSessions, openOf, recentSessions } from './sessions.ts';
 
-/** The household's day at an instant. */
+/** The household's day at an instant. @example todayOf({ household: auckland }, '2026-11-24T16:00:00.000Z') // '2026-11-25' */
 export const todayOf = (world: Pick<World, 'household'>, now: Instant): Day => dayOf(now, world.household.timeZone);
 
-/** What is in store, sorted once for all pages: it changes with the day and with what is logged. */
+/**
+ * What is in store, sorted once for all pages: it changes with the day and with what is logged.
+ * @example sharesNow(world, records, at).probable // packs that were probably eaten
+ */
 export const sharesNow = (world: World, records: Records, at: Moment): Shares =>
   records.cached(`shares ${at.today}`, () => sharesOf(world.packs, at));
 
-/** Dinners, baby meals and broth with their runways, worked out once for all pages. */
+/**
+ * Dinners, baby meals and broth with their runways, worked out once for all pages.
+ * @example suppliesNow(world, records, at).dinners.says // 'last to about 22 Dec (9 Dec to 4 Jan)'
+ */
 export const suppliesNow = (world: World, records: Records, at: Moment): Supplies =>
   records.cached(`supplies ${at.today}`, () =>
     supplies(world, at, records.eatenDays(at.today), records.dinnerLogged(at.today), sharesNow(world, records, at)),
@@ -27,7 +33,7 @@ const withoutPoints = (s: Supplies): Supplies => {
   return { ...s, dinners: bare(s.dinners), ...(s.baby && { baby: bare(s.baby) }), ...(s.broth && { broth: bare(s.broth) }) };
 };
 
-/** What stands around every page. */
+/** What stands around every page. @example frameAnswer(world, records, now, false).supplies.dinners.count // 21 */
 export function frameAnswer(world: World, records: Records, now: Instant, stopped: boolean): FrameAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;
@@ -60,6 +66,7 @@ export function frameAnswer(world: World, records: Records, now: Instant, stoppe
 /** Labels that Today names; the rest is counted. */
 const mostAgain = 6;
 
+/** What Today shows. @example todayAnswer(world, records, now).next?.name // 'Big Saturday before Marit ships out' */
 export function todayAnswer(world: World, records: Records, now: Instant): TodayAnswer {
   const at = momentOf(world.household, now);
   const { today } = at;

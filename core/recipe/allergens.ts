@@ -9,6 +9,7 @@ const unique = (items: readonly string[]): string[] => [...new Set(items)].sort(
 /**
  * What a dish holds, what must be checked on a bought pack's label, and what is not known (DECISIONS 25).
  * A cook's answer ("I read this label: holds ...") replaces a row's `mayHold`; an unmatched line is unknown until answered; draws pass on what went in.
+ * @example allergenSummary(revision.lines, finder).contains // ['al_milk', 'al_mustard']
  */
 export function allergenSummary(lines: readonly Line[], finder: IngredientFinder, draws: DrawAllergens = () => undefined): AllergenSummary {
   const contains: string[] = [];
@@ -72,6 +73,7 @@ export interface AllergenWarning {
 /**
  * Who could be hurt by a dish: by what it holds for certain, by what a bought pack may hold, and by parts of which nothing is known.
  * Law: an eater with an allergy is warned of, or every part of the dish is known to be free of it.
+ * @example allergenWarnings(summary, [mio])[0]?.how // 'holds'
  */
 export function allergenWarnings(summary: AllergenSummary, eaters: readonly Pick<Eater, 'id' | 'name' | 'allergens'>[]): AllergenWarning[] {
   return eaters.flatMap((eater) => {
@@ -92,7 +94,10 @@ export function allergenWarnings(summary: AllergenSummary, eaters: readonly Pick
 /** Salt as a cook adds it. */
 export const saltIds: ReadonlySet<string> = new Set(['salt_table', 'salt_sea_fine', 'salt_flake']);
 
-/** Grams of salt added by the cook per portion; what is in cured or bought foods is not counted. */
+/**
+ * Grams of salt added by the cook per portion; what is in cured or bought foods is not counted.
+ * @example addedSaltG(scaled.lines, 9) // grams of added salt in one of nine portions
+ */
 export function addedSaltG(lines: readonly { line: Line; massG?: number }[], portions: number): number | undefined {
   const salted = lines.filter((l) => l.line.moment === 'batch' && l.line.item.type === 'ingredient' && saltIds.has(l.line.item.id));
   if (salted.some((l) => l.massG === undefined)) return undefined;

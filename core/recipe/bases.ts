@@ -38,6 +38,7 @@ export type BasesResult =
 /**
  * Portions of a base in what a line asks for: grams or millilitres through its serving and density, pieces as portions.
  * @returns undefined when no way leads from the line's unit to the base's
+ * @example drawOf({ amount: '600', unit: 'ml' }, stock) // how many portions of stock that is
  */
 export function drawOf(q: Quantity, base: Revision): { portions: number; ml?: number; g?: number } | undefined {
   const one = finished(base, 1);
@@ -53,7 +54,7 @@ export function drawOf(q: Quantity, base: Revision): { portions: number; ml?: nu
   return { portions, ...(one.ml !== undefined && { ml: one.ml * portions }), ...(one.g !== undefined && { g: one.g * portions }) };
 }
 
-/** Lines of a recipe that draw from another one. */
+/** Lines of a recipe that draw from another one. @example drawLines(revision) // lines that take from another recipe */
 export const drawLines = (revision: Revision): Line[] => revision.lines.filter((l) => l.item.type === 'recipe');
 
 /**

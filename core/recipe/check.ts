@@ -47,6 +47,7 @@ function twoAmounts(line: Line, finder: IngredientFinder): RecipeGap | undefined
 /**
  * What is listed and never used, named in a step and not listed, used more than once over, unknown, or not confirmed yet.
  * Law: a recipe whose every batch line is used in full by its steps has no `neverUsed` and no `sharesOver`.
+ * @example recipeGaps(revision, finder) // what the cook still has to say
  */
 export function recipeGaps(revision: Revision, finder?: IngredientFinder): RecipeGap[] {
   const gaps: RecipeGap[] = [];
@@ -71,6 +72,9 @@ export function recipeGaps(revision: Revision, finder?: IngredientFinder): Recip
   return gaps;
 }
 
-/** Whether a recipe may be planned: kind and yield confirmed, and something to cook. */
+/**
+ * Whether a recipe may be planned: kind and yield confirmed, and something to cook.
+ * @example canPlan(revision) // false while an amount, a yield or a food is open
+ */
 export const canPlan = (revision: Revision): boolean =>
   revision.confirmed.includes('kind') && revision.confirmed.includes('yield') && revision.lines.length > 0;

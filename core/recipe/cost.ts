@@ -26,7 +26,10 @@ export interface Cost {
 /** Cents of what a line draws from another recipe, when known. */
 export type Drawn = (line: Line, exact: ScaledLine['exact']) => number | undefined;
 
-/** The newest price of a row. */
+/**
+ * The newest price of a row.
+ * @example newestPrice({ prices: [{ cents: 120, amount: 1000, unit: 'g', day: '2026-10-01' }] })?.cents // 120
+ */
 export const newestPrice = (row: Pick<IngredientRow, 'prices'>): Price | undefined =>
   row.prices?.toSorted((a, b) => (b.day ?? '').localeCompare(a.day ?? ''))[0];
 
@@ -68,6 +71,7 @@ function lineCost(scaled: ScaledLine, finder: IngredientFinder, drawn: Drawn): L
  * Cost of a scaled recipe: the used share of the packs bought; energy and containers are not in it.
  * Law: twice the recipe costs twice as much for what grows in proportion; what has no price is named, never 0.
  * @param drawn cents of what a line draws from another recipe, when known
+ * @example costOf(scaled.lines, 9, finder).perPortionCents // 212
  */
 export function costOf(lines: readonly ScaledLine[], portions: number, finder: IngredientFinder, drawn: Drawn = () => undefined): Cost {
   if (!(portions > 0)) throw new RangeError(`costOf: expected more than 0 portions, got ${portions}`);
@@ -85,6 +89,7 @@ export function costOf(lines: readonly ScaledLine[], portions: number, finder: I
 /**
  * Cents of what a line draws from another recipe: that recipe at the amount drawn, through its own draws; a circle stays unknown.
  * @param revisionOf recipes drawn from
+ * @example costOf(lines, 9, finder, drawnCost(recipeById, { finder, scaleStepG: 1 })) // with what the stock cost
  */
 export function drawnCost(
   revisionOf: (recipeId: string) => Revision | undefined,

@@ -33,6 +33,7 @@ function fromLines(revision: Revision, finder: IngredientFinder): number | undef
  * Grams per millilitre of the finished food, never absent and never 1 by silence (decision 43): weighed here, else entered, else from what goes in,
  * else the usual one of its kind. All but the first two are guesses, and look like it.
  * @param learned from tubs that were filled and weighed
+ * @example finishedDensity(leekSoup, finder).gPerMl // 1.02
  */
 export function finishedDensity(revision: Revision, finder: IngredientFinder, learned?: number): FinishedDensity {
   if (learned !== undefined) return { gPerMl: learned, reason: 'learned' };
@@ -42,6 +43,6 @@ export function finishedDensity(revision: Revision, finder: IngredientFinder, le
   return { gPerMl: usualDensityRows.find((r) => r.kind === revision.kind)?.gPerMl ?? trueDensity(), reason: 'texture' };
 }
 
-/** Nobody weighed or entered it. */
+/** Nobody weighed or entered it. @example densityIsGuess({ gPerMl: 1.05, reason: 'learned' }) // false: a tub was weighed */
 export const densityIsGuess = (density: Revision['density']): boolean =>
   density === undefined || density.reason === 'computed' || density.reason === 'texture';

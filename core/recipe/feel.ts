@@ -73,7 +73,10 @@ export function pouredOf(pours: readonly number[], planned: number): { poured: n
   return { poured, left: Math.max(0, planned - poured), over: Math.max(0, poured - planned) };
 }
 
-/** Pours as the lines of a recipe that can be made again: seasonings start low and are tasted, the rest grows in proportion. */
+/**
+ * Pours as the lines of a recipe that can be made again: seasonings start low and are tasted, the rest grows in proportion.
+ * @example linesOf(tally(pours)) // what went in by feel, as lines of a recipe
+ */
 export function linesOf(pours: readonly Pour[], finder: IngredientFinder, id: (n: number) => string): Line[] {
   return tally(pours).map((t, n): Line => {
     const row = t.ingredientId ? finder.byId(t.ingredientId) : undefined;
@@ -132,7 +135,7 @@ export function compareRuns(before: readonly Pour[], after: readonly Pour[]): Fe
   return [...changes, ...gone];
 }
 
-/** A recipe's lines as pours, to be compared with another run. */
+/** A recipe's lines as pours, to be compared with another run. @example poursOf(events) // what was poured, in order */
 export const poursOf = (lines: readonly Line[]): Pour[] =>
   lines.flatMap((l): Pour[] => {
     const n = l.amount === undefined ? 0 : toNumber(l.amount);
@@ -141,7 +144,10 @@ export const poursOf = (lines: readonly Line[]): Pour[] =>
       : [];
   });
 
-/** What the pot says, before and after: what is in it and what went up in steam. */
+/**
+ * What the pot says, before and after: what is in it and what went up in steam.
+ * @example potBalance(pours, weighings) // what the pot weighs against what went in
+ */
 export function potBalance(
   emptyG: number,
   fullG: number,
@@ -153,5 +159,5 @@ export function potBalance(
   return { ok: true, madeG, ...(wentInG !== undefined && { steamedG: Math.max(0, wentInG - madeG) }) };
 }
 
-/** Names as a head of a list. */
+/** Names as a head of a list. @example sayChanges(lastTime, thisTime) // 'more paprika than last time, less water' */
 export const sayChanges = (changes: readonly FeelChange[]): string => capital(changes.map((c) => c.says).join(', '));

@@ -18,7 +18,10 @@ export const sayRule: Readonly<Record<string, string>> = {
   fixed: 'per pot',
 };
 
-/** A scaled line's, or a vessel's, reason in a sentence. */
+/**
+ * A scaled line's, or a vessel's, reason in a sentence.
+ * @example sayWhy({ code: 'proportional' }) // the reason of an amount, in words
+ */
 export function sayWhy(b: Because): string {
   switch (b.code) {
     case 'proportional':
@@ -90,7 +93,10 @@ export function sayWhy(b: Because): string {
   }
 }
 
-/** What was wrong with a target, and what may be given instead. Nothing else is ever changed by it. */
+/**
+ * What was wrong with a target, and what may be given instead. Nothing else is ever changed by it.
+ * @example sayTargetError(error) // why it cannot be scaled to that, and what is allowed
+ */
 export function sayTargetError(e: TargetError): string {
   switch (e.why) {
     case 'zero':
@@ -121,7 +127,10 @@ export function sayTargetError(e: TargetError): string {
   }
 }
 
-/** What sets the size or fills up first, in a sentence; undefined when nothing binds. */
+/**
+ * What sets the size or fills up first, in a sentence; undefined when nothing binds.
+ * @example sayLimit(scaled) // 'The big pot is full at this size.'
+ */
 export function sayLimit(s: ScaledRecipe): string | undefined {
   const { limit, passage } = s;
   if (limit?.type === 'line') return `Your ${limit.name} sets the limit.`;
@@ -137,7 +146,7 @@ export function sayLimit(s: ScaledRecipe): string | undefined {
   return fill > 0.9 ? `The ${name} is all but full.` : `The ${name} fills up first: ${Math.round(fill * 100)} % of what it may hold.`;
 }
 
-/** A gap in a recipe, in words that say what to do. */
+/** A gap in a recipe, in words that say what to do. @example sayGap(gap) // 'How many portions is it?' */
 export function sayGap(g: RecipeGap): string {
   switch (g.gap) {
     case 'neverUsed':

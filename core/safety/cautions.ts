@@ -167,7 +167,7 @@ export interface SaidCaution {
 
 /**
  * The cautions that belong to these places of work, in the household's country.
- * @example cautionsFor(['baby'], 'GB')[0].text // 'For the baby: heat right through, ...'
+ * @example cautionsFor(['baby'], 'GB')[0]?.text // heat right through, stir, let it cool, try it yourself
  */
 export function cautionsFor(places: readonly CautionPlace[], country: Household['country']): SaidCaution[] {
   return cautions.flatMap((c) => {

@@ -26,6 +26,7 @@ const plannedPortions: MadeOf = (batch) => batch.portions;
  * What the dishes of a session draw from bases, against what is made here and what stands in the store (P7).
  * Law: what the draws get together is what they ask for, or all there is.
  * @param made portions that came out of a batch; planned ones by default
+ * @example baseNeeds([risotto, soup], world)[0]?.short // portions of stock still missing
  */
 export function baseNeeds(dishes: readonly Dish[], world: Pick<World, 'recipe' | 'packs'>, made: MadeOf = plannedPortions): BaseNeed[] {
   const needs = new Map<string, BaseNeed>();
@@ -61,7 +62,10 @@ export function baseNeeds(dishes: readonly Dish[], world: Pick<World, 'recipe' |
   });
 }
 
-/** Millilitres of each base batch that go into other dishes and are not packed: its share of what is drawn, at most all of it. */
+/**
+ * Millilitres of each base batch that go into other dishes and are not packed: its share of what is drawn, at most all of it.
+ * @example drawnMl([risotto, stock], world).get(stock.batch.id) // 1200 ml go into the risotto
+ */
 export function drawnMl(dishes: readonly Dish[], world: Pick<World, 'recipe' | 'packs'>): Map<string, number> {
   const drawn = new Map<string, number>();
   for (const need of baseNeeds(dishes, world)) {

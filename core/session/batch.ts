@@ -55,7 +55,10 @@ const cubeGroups = (world: World): number[] => {
   return baby ? [baby.cubesPerMeal * baby.mealsPerDay * 2] : [20];
 };
 
-/** Finished volume of one portion of a recipe, whose density is always known (`densityResolver`). */
+/**
+ * Finished volume of one portion of a recipe, whose density is always known (`densityResolver`).
+ * @example portionMlOf(leekSoup) // 400
+ */
 export const portionMlOf = (revision: Revision): number =>
   revision.cubeMl ?? (revision.serving.unit === 'ml' ? revision.serving.amount : revision.serving.amount / (revision.density?.gPerMl ?? 1));
 
@@ -71,13 +74,20 @@ export function trayFor(revision: Pick<Revision, 'cubeMl'>, containers: readonly
     .toSorted((a, b) => Math.abs(a.fillMl - cubeMl) - Math.abs(b.fillMl - cubeMl) || a.id.localeCompare(b.id))[0];
 }
 
-/** What one cube holds: the tray's own fill, never a round figure. */
+/**
+ * What one cube holds: the tray's own fill, never a round figure.
+ * @example cubeMlOf({ cubeMl: 30 }, [trayOf27]) // 27: the tray decides
+ */
 export function cubeMlOf(revision: Pick<Revision, 'cubeMl'>, containers: readonly Container[]): number | undefined {
   const tray = trayFor(revision, containers);
   if (revision.cubeMl === undefined || !tray) return revision.cubeMl;
   return Math.abs(tray.fillMl / revision.cubeMl - 1) <= sameCell ? revision.cubeMl : tray.fillMl;
 }
 
+/**
+ * What a batch came to: as weighed, else as planned.
+ * @example yieldOf(batch, stew, log).how // 'weighed' once it stood on the scale
+ */
 export function yieldOf(batch: Batch, revision: Revision, log: SessionLog, containers: readonly Container[] = []): BatchYield {
   const weighed = log.weighed.get(batch.id);
   const density = revision.density?.gPerMl ?? 1;
@@ -110,7 +120,10 @@ const groupsByKind: Partial<Record<Revision['kind'], readonly number[]>> = {
   aromatic: [20],
 };
 
-/** Packs wished for, from what is free; pans take only what is baked in them. */
+/**
+ * Packs wished for, from what is free; pans take only what is baked in them.
+ * @example packingFor(stew, 3800, 400, frees, world) // tubs of two, from what is free
+ */
 export function packingFor(
   revision: Revision,
   ml: number,
@@ -189,7 +202,10 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
   return { made, packs, tonightMl, discardedMl, drawnMl, toPackMl, flags };
 }
 
-/** A batch of a session with all that is known of it; `frees` are the containers left by the batches before it. */
+/**
+ * A batch of a session with all that is known of it; `frees` are the containers left by the batches before it.
+ * @example batchView({ batch, revision, log, packs, frees, list, tasks }, world).view.stage // 'cooked'
+ */
 export function batchView(input: BatchInput, world: World): { view: BatchView; frees: Free[] } {
   const { batch, revision } = input;
   const result = world.scale(revision, batch.portions, batch.yieldFactor);

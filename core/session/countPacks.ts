@@ -13,6 +13,7 @@ const gPerMl = 1;
  * @param codes one for each pack
  * @param today the day they were found, for those without a date
  * @returns a refusal when the food has no storage life here
+ * @example countedPacks(line, ['K4MD8'], lotId, lives) // events of packs that were found, not filled
  */
 export function countedPacks(
   line: CountedLine,

@@ -10,11 +10,17 @@ export interface DinnerFood {
   to?: Day;
 }
 
-/** Quarter plates in a set of packs: meals and kits that are whole dishes together; bases and plain ingredients do not count. */
+/**
+ * Quarter plates in a set of packs: meals and kits that are whole dishes together; bases and plain ingredients do not count.
+ * @example dinnerQuarters(packs) // quarter plates in all
+ */
 export const dinnerQuarters = (packs: readonly PackState[]): number =>
   packs.filter(isDinner).reduce((s, p) => s + Math.round(p.left * 4), 0);
 
-/** Dinners of a stock: what thaws from the evening it can be ready, what is in the fridge to its last day. */
+/**
+ * Dinners of a stock: what thaws from the evening it can be ready, what is in the fridge to its last day.
+ * @example dinnerFood(packs, at)[0]?.quarters // quarter plates, and the evening they can be eaten on
+ */
 export const dinnerFood = (packs: readonly PackState[], at: Moment): DinnerFood[] =>
   packs.filter(isDinner).map((p) => {
     const to = coldOf(p, at).eatBy;
@@ -28,6 +34,7 @@ const horizon = 730;
  * Whole dinners left: evenings fully covered when each one's demand, from tonight unless it is logged, is taken from all meals and whole kits together,
  * what goes off first being eaten first (decision 45). Evenings on which nobody is at the table cost nothing and count as no dinner.
  * Law: one more portion never makes it fewer.
+ * @example dinnersLeft(dinnerFood(packs, at), eaters, today, false) // whole evenings that can be fed
  */
 export function dinnersLeft(
   food: readonly DinnerFood[],

@@ -42,7 +42,10 @@ export interface FitInput {
   units?: UnitSystem;
 }
 
-/** First check before shopping: containers, freezer litres, hours. */
+/**
+ * First check before shopping: containers, freezer litres, hours.
+ * @example fitCheck({ batches, bases, frees, rooms, freezers, schedule, units: 'metric' }).fits // false: tubs run out
+ */
 export function fitCheck(input: FitInput): Fit {
   const sayVolume = (ml: number): string => sayVolumeIn(input.units ?? 'metric', ml);
   const rows: FitRow[] = [];

@@ -24,7 +24,7 @@ import {
 import { sayDose } from '#core/recipe';
 import type { World } from './world.ts';
 
-/** The reheating table with its cells read. */
+/** The reheating table with its cells read. @example heatRowsOf(world).filter((r) => r.classId === 'stew') */
 export const heatRowsOf = (world: Pick<World, 'reheats' | 'memo'>): HeatRow[] =>
   world.memo([world.reheats], 'heat rows', () => world.reheats.map(heatRow));
 
@@ -76,7 +76,10 @@ function basis(food: Food, classId: string, guess: boolean, world: HeatWorld, re
   };
 }
 
-/** The class of a recipe: said by the cook, carried over from older rows, else guessed from what it is. */
+/**
+ * The class of a recipe: said by the cook, carried over from older rows, else guessed from what it is.
+ * @example heatBasis(stew, world).classId // 'stew'
+ */
 export function heatBasis(revision: Revision, world: HeatWorld): HeatBasis {
   const rows = heatRowsOf(world);
   const food: Food = {
@@ -108,7 +111,10 @@ export interface HeatedPack {
   reheat?: readonly string[];
 }
 
-/** The basis of a pack: its recipe's as it stands now, so that what is confirmed later holds for packs in store too. */
+/**
+ * The basis of a pack: its recipe's as it stands now, so that what is confirmed later holds for packs in store too.
+ * @example packBasis(tub7, world).guess // true while nobody has confirmed how it is heated
+ */
 export function packBasis(pack: HeatedPack, world: HeatWorld & Pick<World, 'recipe'>): HeatBasis {
   const revision = pack.recipeId === undefined ? undefined : world.recipe(pack.recipeId)?.revision;
   if (revision) return heatBasis(revision, world);
@@ -128,6 +134,10 @@ const shapeOf = (b: HeatBasis, container: Container | undefined): ThawShape =>
 /** What is put frozen into the pan, and never thawed first. */
 const neverThawed = new Set(['aromatic', 'aromatic_oil', 'broth_cube', 'stock_paste', 'nuts', 'never', 'kit_dry', 'veg_dry', 'mince_dry']);
 
+/**
+ * A pack as the heating table sees it: its form, thickness and weight.
+ * @example packHeat(basis, { massG: 840, volumeMl: 800, portions: 2 }, tub1000, world)
+ */
 export function packHeat(
   b: HeatBasis,
   pack: { massG: number; volumeMl: number; portions: number },
@@ -199,6 +209,7 @@ function secondOf(ways: readonly HeatWay[]): HeatWay | undefined {
   return others.find((w) => w.method !== first?.method) ?? others[0];
 }
 
+/** How a pack is thawed and heated, in words. @example heatTexts(basis, packHeat(basis, pack, tub500, world), household).thaw */
 export function heatTexts(b: HeatBasis, heat: PackHeat, household: Pick<Household, 'country'>): HeatTexts {
   const { country } = household;
   const good = heat.ways.filter((w) => w.stop === undefined);
@@ -227,7 +238,10 @@ export function heatTexts(b: HeatBasis, heat: PackHeat, household: Pick<Househol
   };
 }
 
-/** How a pack in store is thawed and heated in this household. */
+/**
+ * How a pack in store is thawed and heated in this household.
+ * @example heatOfPack(tub7, world).heat[0]?.[0] // the longest wording of the first way
+ */
 export function heatOfPack(
   pack: HeatedPack & { containerId?: string | undefined },
   world: HeatWorld & Pick<World, 'recipe' | 'containers' | 'equipment' | 'household'>,

@@ -45,7 +45,7 @@ const unitName: Readonly<Record<string, [string, string]>> = {
   bread: ['piece', 'pieces'],
 };
 
-/** What one portion of a kind is called. */
+/** What one portion of a kind is called. @example portionName('puree', 2) // 'cubes' */
 export const portionName = (kind: string, n: number): string => (unitName[kind] ?? ['portion', 'portions'])[isOne(n) ? 0 : 1] ?? 'portions';
 
 /** Everything a filled pack snapshots about its food, the same for all packs of a batch. */
@@ -85,7 +85,7 @@ function addAmount(add: AddLine, portions: number, scaleStepG: number): string {
   return measureLine({ ...add.scaled, exact }, add.facts, scaleStepG, 'metric')?.text ?? '';
 }
 
-/** What decides which containers a recipe may go into. */
+/** What decides which containers a recipe may go into. @example packableOf({ tags: ['pan'] }) // { cubes: false, pan: true } */
 export const packableOf = (revision: Pick<Revision, 'cubeMl' | 'tags'>): Packable => ({
   cubes: revision.cubeMl !== undefined,
   pan: revision.tags.includes('pan'),
@@ -106,7 +106,10 @@ function addLines(revision: Revision, scaled: ScaledRecipe, world: Pick<World, '
     });
 }
 
-/** Life, allergens, cautions and what is added on the day, for a batch of a revision. */
+/**
+ * Life, allergens, cautions and what is added on the day, for a batch of a revision.
+ * @example lotFacts(stew, scaled, world).life // the part that keeps least, with its source
+ */
 export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World): LotFacts {
   const allergens = allergensOf(revision, world);
   const salt = isDinnerKind(revision.kind) ? addedSaltG(scaled.lines, scaled.portions) : undefined;
@@ -133,7 +136,10 @@ export function lotFacts(revision: Revision, scaled: ScaledRecipe, world: World)
   };
 }
 
-/** How a pack of a batch is thawed and heated in one container of this household. */
+/**
+ * How a pack of a batch is thawed and heated in one container of this household.
+ * @example packTexts(basis, { massG: 840, volumeMl: 800, portions: 2 }, tub1000, world).heat
+ */
 export const packTexts = (
   b: HeatBasis,
   pack: { massG: number; volumeMl: number; portions: number },
@@ -174,6 +180,7 @@ export interface FillPlan {
 /**
  * The `filled` payload of one pack: dates, life and its source, allergens and texts are snapshots, so that later edits of a table never move a printed date.
  * @returns a refusal in words when the food should not be frozen or its life is not known
+ * @example filledData(plan, { code: 'K4MD8', container: tub1000, ...fill }).life?.bestBy // '2027-02-28'
  */
 export function filledData(
   plan: FillPlan,
@@ -244,14 +251,20 @@ type Labelled = Pick<
   | 'addAmounts'
 >;
 
-/** `800 ml` of what is poured, `490 g` of what is counted or weighed. */
+/**
+ * `800 ml` of what is poured, `490 g` of what is counted or weighed.
+ * @example sayContents({ kind: 'broth', massG: 500, volumeMl: 500, measure: 'ml' }) // '500 ml'
+ */
 export const sayContents = (pack: Pick<PackState, 'kind' | 'measure' | 'volumeMl' | 'massG'>): string =>
   (pack.measure ?? (isCounted(pack.kind) ? 'g' : 'ml')) === 'g' ? sayMass(pack.massG) : sayVolume(pack.volumeMl);
 
 /** Cautions about allergies are worded by `sayWarning`; packs of before it say `Not for Mio (nuts)` or `Mio: may hold nuts`. */
 const isAllergyCaution = (c: string): boolean => (/^Not for /.test(c) && !/ salt\)$/.test(c)) || /: may hold /.test(c);
 
-/** What a pack's label says: its snapshot, and how it is thawed and heated in this household. */
+/**
+ * What a pack's label says: its snapshot, and how it is thawed and heated in this household.
+ * @example labelContent(tub7, names, heatOfPack(tub7, world)).name // 'Leek and mustard gratin'
+ */
 export function labelContent(
   pack: Labelled,
   allergenNames: ReadonlyMap<string, string>,
@@ -283,6 +296,6 @@ export function labelContent(
   };
 }
 
-/** Of food that nobody can date. */
+/** Of food that nobody can date. @example sayUndated('2026-11-24') // how a label says that nobody knows when it was made */
 export const sayUndated = (foundOn: string | undefined): string =>
   foundOn === undefined ? 'Date not known' : `Found ${sayDayYear(foundOn)}, date not known`;

@@ -27,6 +27,7 @@ export interface SessionLog {
 /**
  * What each event of a session is about: a task, a line of the list or a batch; taking back is about what is taken back.
  * @returns by the event's id, in the agreed order
+ * @example aboutEach(events).get(done.id) // 'prep:onion:diced:10'
  */
 export function aboutEach(events: readonly TamboEvent[]): Map<string, string> {
   const about = new Map<string, string>();
@@ -41,7 +42,7 @@ export function aboutEach(events: readonly TamboEvent[]): Map<string, string> {
 /** The newest event about each thing. */
 const seenIn = (events: readonly TamboEvent[]): Map<string, string> => new Map([...aboutEach(events)].map(([id, key]) => [key, id]));
 
-/** Before anything was logged. */
+/** Before anything was logged. @example foldLog(emptyLog(), pendingEvents) */
 export const emptyLog = (): SessionLog => ({
   ticks: new Map(),
   tasks: new Map(),
@@ -118,5 +119,5 @@ export function foldLog(before: SessionLog, events: readonly TamboEvent[]): Sess
   return log;
 }
 
-/** Folds a session's shop, cook, yield and session events. */
+/** Folds a session's shop, cook, yield and session events. @example sessionLog(events).weighed.get(stew)?.netG // 4000 */
 export const sessionLog = (events: readonly TamboEvent[]): SessionLog => foldLog(emptyLog(), events);

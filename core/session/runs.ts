@@ -19,7 +19,10 @@ function taughtDensity(data: EventData<'weighed'>): number | undefined {
   return taught !== undefined && taught >= likelyDensity.least && taught <= likelyDensity.most ? taught : undefined;
 }
 
-/** One run from its weighing: grams by grams, millilitres by millilitres (decision 43). */
+/**
+ * One run from its weighing: grams by grams, millilitres by millilitres (decision 43).
+ * @example runOf(saturday, batch, stew, weighing).ratio // 0.96
+ */
 export function runOf(session: Session, batch: Batch, revision: Revision, data: EventData<'weighed'>): Run {
   const planned = batch.portions * (revision.cubeMl ?? revision.serving.amount);
   const inGrams = revision.serving.unit === 'g' && revision.cubeMl === undefined;
@@ -39,7 +42,7 @@ export function runOf(session: Session, batch: Batch, revision: Revision, data: 
   };
 }
 
-/** Weighed batches by recipe, the oldest first. */
+/** Weighed batches by recipe, the oldest first. @example runsOf(sessions, yieldEvents, revisionOf).get(stew.recipeId) */
 export function runsOf(
   sessions: readonly Session[],
   events: readonly TamboEvent[],
@@ -58,10 +61,16 @@ export function runsOf(
   return runs;
 }
 
-/** What came out of a recipe so far, as a share of what is written. */
+/**
+ * What came out of a recipe so far, as a share of what is written.
+ * @example learnedFrom(runs).factor // 0.96: four in the hundred less than written
+ */
 export const learnedFrom = (runs: readonly Run[]): Learned => learnedYield(runs.map((r) => r.ratio));
 
-/** Edible shares learned from what was bought and what was left of it, by ingredient. */
+/**
+ * Edible shares learned from what was bought and what was left of it, by ingredient.
+ * @example trimsOf(events, (id) => finder.byId(id)?.ediblePct).get('leek')?.factor // 0.55
+ */
 export function trimsOf(events: readonly TamboEvent[], writtenPct: (ingredientId: string) => number | undefined): Map<string, Learned> {
   const seen = new Map<string, number[]>();
   for (const e of effective(events)) {
@@ -80,6 +89,7 @@ export function trimsOf(events: readonly TamboEvent[], writtenPct: (ingredientId
 /**
  * How long each task took the last time against what was planned for that size: the next plan takes the same factor (COMPUTATION: times are not blended).
  * @param sessions finished ones, any order; the newest run of each task stands
+ * @example lastTimes(sessions, eventsOf, world).get('prep:onion:diced:10')?.actual // 22
  */
 export function lastTimes(
   sessions: readonly Session[],

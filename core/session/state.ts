@@ -21,7 +21,8 @@ export interface BatchFacts {
 export type Flags = Record<Stage, boolean>;
 
 /**
- * Which stages a batch has behind it. What is cooked needs no more shopping, what is packed has been cooked; out of order is allowed.
+ * * Which stages a batch has behind it. What is cooked needs no more shopping, what is packed has been cooked; out of order is allowed.
+ * @example stageFlags({ ...facts, closedByHand: true }).packed // true
  */
 export function stageFlags(f: BatchFacts): Flags {
   const gone = f.packedMl + f.tonightMl + f.discardedMl + (f.drawnMl ?? 0);
@@ -34,7 +35,10 @@ export function stageFlags(f: BatchFacts): Flags {
   return { planned: true, shopped, cooked, packed, labelled, stored };
 }
 
-/** The last stage of an unbroken run from the start. */
+/**
+ * The last stage of an unbroken run from the start.
+ * @example stageOf({ planned: true, shopped: true, cooked: false, packed: false, labelled: false, stored: false }) // 'shopped'
+ */
 export const stageOf = (flags: Flags): Stage =>
   stages[Math.max(0, stages.findIndex((s) => !flags[s]) === -1 ? stages.length - 1 : stages.findIndex((s) => !flags[s]) - 1)] ?? 'planned';
 
@@ -47,7 +51,10 @@ export interface SessionState {
   next: Stage | undefined;
 }
 
-/** A session is as far as its least advanced batch; an empty one is planned. */
+/**
+ * A session is as far as its least advanced batch; an empty one is planned.
+ * @example sessionState([stewFlags, soupFlags]).stage // as far as the least advanced dish
+ */
 export function sessionState(flags: readonly Flags[]): SessionState {
   const counts = Object.fromEntries(stages.map((s) => [s, flags.filter((f) => f[s]).length])) as Record<Stage, number>;
   const at = flags.length === 0 ? 0 : Math.min(...flags.map((f) => stages.indexOf(stageOf(f))));

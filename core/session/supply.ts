@@ -46,10 +46,14 @@ function curveOf(world: Pick<World, 'household' | 'eaters' | 'memo'>, input: str
 /** Half a litre: what a unit of broth is. */
 export const brothUnitMl = 500;
 
-/** Eaten portions of a pack as its group counts them: portions of dinners, cubes, half litres of broth. */
+/**
+ * Eaten portions of a pack as its group counts them: portions of dinners, cubes, half litres of broth.
+ * @example eatenUnits({ kind: 'broth', portions: 1, volumeMl: 1000 }, 1) // 2 half litres
+ */
 export const eatenUnits = (pack: Pick<PackState, 'kind' | 'portions' | 'volumeMl'>, portions: number): number =>
   groupOf(pack.kind) === 'broth' ? ((portions / pack.portions) * pack.volumeMl) / brothUnitMl : portions;
 
+/** How long a supply lasts, in words. @example saysLast(dinners.runway) // 'last to about 22 Dec (9 Dec to 4 Jan)' */
 export const saysLast = (r: Runway): string => {
   if (r.left <= 0) return 'none left';
   const { early, middle, late } = r.runOut;
@@ -60,6 +64,7 @@ export const saysLast = (r: Runway): string => {
 /**
  * Dinners left, the baby's meals and broth with their runways, computed once for all pages.
  * Stock leaves out what was probably eaten; the runway counts it as eaten on its day.
+ * @example supplies(world, at, eaten, false).dinners.count // 21
  */
 export function supplies(
   world: World,

@@ -4,10 +4,16 @@ import { byOrder, effective } from '#core/store';
 
 const ofTable = (e: TamboEvent): e is SaidOfTable => e.type === 'invited' || e.type === 'atHome';
 
-/** What was said of who is at single meals, in order, without what was taken back. */
+/**
+ * What was said of who is at single meals, in order, without what was taken back.
+ * @example saidOfTable(tableEvents) // guests on Saturday, Marit away on Friday
+ */
 export const saidOfTable = (events: readonly TamboEvent[]): SaidOfTable[] => effective(events).filter(ofTable);
 
-/** The newest word on who is at the table, be it the taking back of one; undefined when nothing was ever said. */
+/**
+ * The newest word on who is at the table, be it the taking back of one; undefined when nothing was ever said.
+ * @example newestWord(tableEvents) // what a page has seen of who is at the table
+ */
 export function newestWord(events: readonly TamboEvent[]): string | undefined {
   const words = new Set(events.filter(ofTable).map((e) => e.id));
   // the taking back of a taking back speaks of the same word

@@ -96,7 +96,10 @@ function takeOutBy(pack: PackState, day: Day, { household }: World): Instant {
 export const asksAboutDinner = ({ dinnerAt, reminders }: Pick<Household, 'dinnerAt' | 'reminders'>, clock: string): boolean =>
   (reminders?.askDinner ?? true) && clock >= (reminders?.askDinnerAt ?? dinnerAt);
 
-/** What Today shows, from the stock and who is at the table. */
+/**
+ * What Today shows, from the stock and who is at the table.
+ * @example todayView(world, at, false).tonight // what is planned, or what could be eaten
+ */
 export function todayView(
   world: World,
   at: Moment,

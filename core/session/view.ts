@@ -131,7 +131,10 @@ function prepare(session: Session, events: readonly TamboEvent[], world: World) 
   return { log, found, known, list, tasks, dishes, drawn };
 }
 
-/** Where a session stands, for lists and headers: no schedule, no containers. */
+/**
+ * Where a session stands, for lists and headers: no schedule, no containers.
+ * @example sessionStanding(saturday, events, packs, world).state.next // 'cooked'
+ */
 export function sessionStanding(
   session: Session,
   events: readonly TamboEvent[],
@@ -156,6 +159,7 @@ const limiting = ['oven', 'steamer', 'blender', 'processor', 'microwave', 'pot']
 /**
  * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
  * @param packs packs filled from this session, empty ones too
+ * @example sessionView(saturday, events, packs, world, now).fit.fits // true
  */
 export function sessionView(
   session: Session,

@@ -32,18 +32,25 @@ export interface RunningTimer {
 const isOpen = (t: TaskView): boolean => t.log === undefined;
 const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
 
-/** Minutes a started task still has, from its start on the clock; all of it for one that has not begun. */
+/**
+ * Minutes a started task still has, from its start on the clock; all of it for one that has not begun.
+ * @example leftOf(simmering, now) // minutes until it is to be looked at
+ */
 export const leftOf = (t: TaskView, now: Instant): number => {
   const all = t.handsOnMin + t.waitMin + (t.log?.extraMin ?? 0);
   return t.log?.startedAt ? all - minutesBetween(t.log.startedAt, now) : all;
 };
 
-/** The first clause of a task's words, without its figures: what a voice can say. */
+/**
+ * The first clause of a task's words, without its figures: what a voice can say.
+ * @example shortTitle('Simmer, lid ajar; stir now and then.') // 'Simmer'
+ */
 export const shortTitle = (title: string): string => title.split(/[.,;:]/)[0]?.trim() ?? title;
 
 /**
  * Each cook's next task: what is in their hands, then what is up and must be looked at, then the next that may begin.
  * @param free ids of started tasks whose hands-on part is over sooner than planned: they mind themselves
+ * @example cooksNow(view, now)[0]?.task?.title // 'Dice onion, 10 mm'
  */
 export function cooksNow(view: Pick<SessionView, 'session' | 'tasks'>, now: Instant, free: ReadonlySet<string> = new Set()): CookNow[] {
   const closed = new Set(view.tasks.filter(isClosed).map((t) => t.id));
@@ -71,7 +78,10 @@ export function cooksNow(view: Pick<SessionView, 'session' | 'tasks'>, now: Inst
   });
 }
 
-/** Every clock that runs, the soonest first; what is in a cook's hands is no clock. */
+/**
+ * Every clock that runs, the soonest first; what is in a cook's hands is no clock.
+ * @example timersNow(view, now)[0]?.leftMin // 12
+ */
 export function timersNow(view: Pick<SessionView, 'session' | 'tasks' | 'dishes' | 'cooling'>, now: Instant): RunningTimer[] {
   const kindOf = (batchId: string | undefined): Kind => view.dishes.find((d) => d.batchId === batchId)?.kind ?? 'meal';
   const dishOf = (batchId: string | undefined): string => view.dishes.find((d) => d.batchId === batchId)?.name ?? '';
@@ -107,11 +117,14 @@ export function timersNow(view: Pick<SessionView, 'session' | 'tasks' | 'dishes'
 /** Minutes before a limit of the food's at which it is said aloud: time enough to act. */
 const warnMin = 20;
 
-/** What rings now: clocks that are up, limits that come near. */
+/** What rings now: clocks that are up, limits that come near. @example alarmsOf(timersNow(view, now)) // what rings now */
 export const alarmsOf = (timers: readonly RunningTimer[]): RunningTimer[] =>
   timers.filter((t) => (t.limit ? t.leftMin <= warnMin : t.leftMin <= 0));
 
-/** What a voice says of an alarm: whose it is, what it is, what to look for. */
+/**
+ * What a voice says of an alarm: whose it is, what it is, what to look for.
+ * @example sayAlarm(timer) // 'Joaquim. Stew: simmer. Look now.'
+ */
 export const sayAlarm = (t: RunningTimer): string =>
   t.limit
     ? `${t.name} in ${Math.max(0, Math.round(t.leftMin))} minutes. Ice, or split it shallow.`

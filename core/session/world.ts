@@ -68,13 +68,17 @@ export const scaleIn =
 /**
  * A stored revision with its finished density: the same object until a tub of it was weighed, so that what is worked out from it stays.
  * @param runs of its recipe
+ * @example withDensity(stored, runs.get(stored.recipeId), finder, memo).density?.reason // 'learned'
  */
 export function withDensity(stored: Revision, runs: readonly Run[] | undefined, finder: IngredientFinder, memo: Memo): Revision {
   const learned = densityOfRuns(runs ?? []);
   return memo([stored, finder], `density ${learned ?? ''}`, () => ({ ...stored, density: finishedDensity(stored, finder, learned) }));
 }
 
-/** Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown. */
+/**
+ * Allergens of a recipe, through everything it draws from; a recipe that draws from itself stays unknown.
+ * @example allergensOf(risotto, world).contains // with what its stock holds
+ */
 export function allergensOf(
   revision: Revision,
   world: Pick<World, 'finder' | 'recipe'>,

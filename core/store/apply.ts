@@ -94,6 +94,7 @@ const untouched = (event: EventOf<'filled'>): PackChanges => ({
 /**
  * One event applied to one pack. A well-formed event for a known pack is always accepted: eating more than is there clamps to nothing left.
  * @returns the pack as it stands afterwards, a new object; undefined only while it has not been filled
+ * @example applyEvent(tub7, eaten, 'tub7')?.left // 1 of 2
  */
 export function applyEvent(pack: PackState | undefined, event: TamboEvent, packId: string): PackState | undefined {
   if (event.type === 'filled') return pack ?? wholePack(event.data, untouched(event), packId);
@@ -104,7 +105,7 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
   return next;
 }
 
-/** The one order all devices agree on (DECISIONS 8). */
+/** The one order all devices agree on (DECISIONS 8). @example events.toSorted(byOrder) // by instant, device and counter */
 export const byOrder = (a: TamboEvent, b: TamboEvent): number =>
   a.instant < b.instant
     ? -1
@@ -123,6 +124,7 @@ export const eatenPortions = ({ shares, guests }: Pick<EventData<'eaten'>, 'shar
 /**
  * Ids of events that are undone; undoing an undo restores its target.
  * Later undos are looked at first, so that an undone undo does nothing.
+ * @example undoneIds([eaten, takenBack]) // Set { eaten.id }
  */
 export function undoneIds(sorted: readonly TamboEvent[]): ReadonlySet<string> {
   const gone = new Set<string>();
@@ -133,7 +135,7 @@ export function undoneIds(sorted: readonly TamboEvent[]): ReadonlySet<string> {
 /** Whether a list already stands in order, each id once: most do, and need no sorting. */
 const inOrder = (events: readonly TamboEvent[]): boolean => events.every((e, i) => i === 0 || byOrder(events[i - 1] ?? e, e) < 0);
 
-/** The events that count, in order, each id once. */
+/** The events that count, in order, each id once. @example effective([eaten, takenBack]) // [] */
 export function effective(events: readonly TamboEvent[]): readonly TamboEvent[] {
   const sorted = inOrder(events) ? events : [...new Map(events.map((e) => [e.id, e])).values()].sort(byOrder);
   if (!sorted.some((e) => e.type === 'undone')) return sorted;
@@ -141,7 +143,10 @@ export function effective(events: readonly TamboEvent[]): readonly TamboEvent[] 
   return sorted.filter((e) => e.type !== 'undone' && !gone.has(e.id));
 }
 
-/** The newest event that speaks of a pack or session, taken back or not. */
+/**
+ * The newest event that speaks of a pack or session, taken back or not.
+ * @example newestOf(events, 'tub7') // the newest event's id
+ */
 export function newestOf(events: readonly TamboEvent[], subject: string): string | undefined {
   let newest: TamboEvent | undefined;
   for (const e of events) if (e.subjects.includes(subject) && (!newest || byOrder(newest, e) < 0)) newest = e;
@@ -158,6 +163,7 @@ export interface FoldedPack {
  * A pack from its events, whatever order they came in: union, sorted, folded. What sorts before the pack was filled is applied right after.
  * Of what it was filled with, only the portions are asked for.
  * Law: fold(a ∪ b) = fold(b ∪ a) = fold(a ∪ b ∪ b).
+ * @example foldChanges(events, 'tub7').left // 1
  */
 export function foldChanges(events: readonly TamboEvent[], packId: string): FoldedPack | undefined {
   const mine = effective(events).filter((e) => e.subjects.includes(packId));
@@ -178,14 +184,14 @@ function understood(filled: EventOf<'filled'>['data']): EventOf<'filled'>['data'
   return made && daysBetween(made.earliest, made.latest) >= unknownSpanDays ? { ...rest, foundOn: made.latest } : filled;
 }
 
-/** A whole pack from its two halves. */
+/** A whole pack from its two halves. @example wholePack(filled, changes, 'tub7') // what it was filled with and what became of it */
 export const wholePack = (filled: EventOf<'filled'>['data'], changes: PackChanges, packId: string): PackState => ({
   ...understood(filled),
   ...changes,
   packId,
 });
 
-/** A whole pack from its events (see {@link foldChanges}). */
+/** A whole pack from its events (see {@link foldChanges}). @example foldPack(events, 'tub7')?.left // 1 */
 export function foldPack(events: readonly TamboEvent[], packId: string): PackState | undefined {
   const folded = foldChanges(events, packId);
   return folded && wholePack(folded.filled.data, folded.changes, packId);

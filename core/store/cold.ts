@@ -12,7 +12,7 @@ export interface Moment {
   dinnerAt: string;
 }
 
-/** A household's moment. */
+/** A household's moment. @example momentOf(household, now).today // '2026-11-24' */
 export const momentOf = (household: Pick<Household, 'timeZone' | 'country' | 'dinnerAt'>, now: Instant): Moment => ({
   now,
   today: dayOf(now, household.timeZone),
@@ -37,7 +37,7 @@ export interface Cold {
 const usualThaw = { low: 18, high: 44 } as const;
 const cubeThaw = { low: 7, high: 18 } as const;
 
-/** Hours a pack takes to thaw in the fridge. */
+/** Hours a pack takes to thaw in the fridge. @example thawHoursOf({ thawH: { low: 12, high: 24 } }) // { low: 12, high: 24 } */
 export function thawHoursOf(pack: Pick<PackState, 'thawH' | 'thaw' | 'cubes'>): { low: number; high: number } {
   if (pack.thawH) return pack.thawH;
   // packs filled before the hours were kept apart carry them in their label's words
@@ -55,6 +55,7 @@ const hours = (at: Instant, h: number): Instant => addMinutes(at, Math.round(h *
 /**
  * Where a pack stands in the cold (decision 44). Plan by the long end of its thaw hours; the day to eat it by counts from the short end.
  * Law: as time goes on it only moves on: frozen stays, thawing becomes thawed, thawed becomes past.
+ * @example coldOf(tub7, at).state // 'thawing'
  */
 export function coldOf(pack: PackState, at: Moment): Cold {
   const status = statusOf(pack);
@@ -84,17 +85,26 @@ function eveningFrom(ready: Instant, at: Moment): Day {
 
 const readyAfter = (pack: PackState, since: Instant, at: Moment): Day => eveningFrom(hours(since, thawHoursOf(pack).low), at);
 
-/** The first evening on which a pack can be eaten: tonight, unless it has only begun to thaw. */
+/**
+ * The first evening on which a pack can be eaten: tonight, unless it has only begun to thaw.
+ * @example firstEvening(tub7, at) // the first evening it can be eaten on
+ */
 export function firstEvening(pack: PackState, at: Moment): Day {
   const since = thawsSince(pack);
   return statusOf(pack) !== 'fridge' || since === undefined ? at.today : maxDay(at.today, readyAfter(pack, since, at));
 }
 
-/** The evening it could be eaten on, thawed, if it left the freezer now. */
+/**
+ * The evening it could be eaten on, thawed, if it left the freezer now.
+ * @example eveningIfPulled(tub7, at) // '2026-11-25': a night in the fridge
+ */
 export const eveningIfPulled = (pack: PackState, at: Moment): Day =>
   statusOf(pack) === 'frozen' ? readyAfter(pack, at.now, at) : firstEvening(pack, at);
 
-/** The evening a pack was meant for, or the first one it could be ready on, whichever is later. */
+/**
+ * The evening a pack was meant for, or the first one it could be ready on, whichever is later.
+ * @example ownEvening(tub7, at) // the evening it is planned or thawed for
+ */
 export function ownEvening(pack: PackState, at: Moment): Day | undefined {
   if (!pack.planned) return undefined;
   const since = thawsSince(pack);
@@ -106,7 +116,10 @@ export type Due =
   | { reason: 'fridge' | 'thaw' | 'bestBy'; day: Day; daysLeft: number; past: boolean }
   | { reason: 'undated'; day?: undefined; daysLeft?: undefined; past: false };
 
-/** The day a pack is due: its fridge clock once out of the freezer, else its printed best-by day, else not known. */
+/**
+ * The day a pack is due: its fridge clock once out of the freezer, else its printed best-by day, else not known.
+ * @example dueOf(tub7, at).day // '2027-02-28'
+ */
 export function dueOf(pack: PackState, at: Moment): Due {
   const cold = coldOf(pack, at);
   if (cold.eatBy !== undefined)
@@ -133,6 +146,7 @@ export interface Shares {
 /**
  * What is in store: the one place that decides it.
  * Law: every pack that holds food is in just one of the three.
+ * @example sharesOf(packs, at).past // days over in the fridge
  */
 export function sharesOf(packs: readonly PackState[], at: Moment): Shares {
   const shares: Shares = { stock: [], probable: [], past: [] };

@@ -12,13 +12,17 @@ export interface PlaceRoom {
   packs: number;
 }
 
-/** What of a place's litres packs can fill: the household's own share, else the usual one of its kind. */
+/**
+ * What of a place's litres packs can fill: the household's own share, else the usual one of its kind.
+ * @example usableShareOf({ kind: 'chest' }) // 0.85
+ */
 export const usableShareOf = (place: Pick<Place, 'kind' | 'usableShare'>): number =>
   place.usableShare ?? (place.kind === 'chest' ? usable.chest : usable.other);
 
 /**
  * Room in a cold place by the outside of what stands in it.
  * @param packs what is in store ({@link sharesOf}); packs that are probably eaten take no room
+ * @example roomIn(chest, packs).freeMl // by the outside of the packs
  */
 export function roomIn(place: Place, packs: readonly PackState[]): PlaceRoom {
   const here = packs.filter((p) => p.placeId === place.id && statusOf(p) === 'frozen');
@@ -34,7 +38,7 @@ export interface ContainerUse {
   ever: number;
 }
 
-/** Usage by container kind from packs. */
+/** Usage by container kind from packs. @example usageOf(packs).get('tub500')?.holding // 4 */
 export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> {
   const counts = new Map<string, ContainerUse>();
   for (const pack of packs) {
@@ -53,6 +57,7 @@ export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> 
 /**
  * Containers free now: a returning one is free again once its pack is eaten and it is washed, a one-use one is gone for good.
  * Trays are never filled for good and stay free.
+ * @example freeNow(containers, usageOf(packs))[0]?.free // 6
  */
 export const freeNow = (
   containers: readonly Container[],

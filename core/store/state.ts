@@ -33,5 +33,6 @@ export interface PackState extends EventData<'filled'>, PackChanges {
 /** Where a pack stands on its way. */
 export type PackStatus = 'unplaced' | 'frozen' | 'fridge' | 'empty';
 
+/** Where a pack stands: empty, in the fridge, frozen, or not put away yet. @example statusOf({ left: 0 }) // 'empty' */
 export const statusOf = (pack: Pick<PackState, 'left' | 'fridgeSince' | 'placeId'>): PackStatus =>
   pack.left <= 0 ? 'empty' : pack.fridgeSince ? 'fridge' : pack.placeId ? 'frozen' : 'unplaced';

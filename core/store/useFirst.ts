@@ -8,6 +8,7 @@ const madeKey = (pack: PackState): string => pack.made?.earliest ?? pack.foundOn
 /**
  * Packs with food in them, the soonest due first, those of unknown age before all; the same day: the older first, then by code.
  * First expired, first out: the order never depends on the order they were read in.
+ * @example useFirst(packs, at)[0]?.due.reason // why this one first
  */
 export function useFirst(packs: readonly PackState[], at: Moment): { pack: PackState; due: Due }[] {
   return packs

@@ -96,6 +96,7 @@ function differing(here: unknown, mine: unknown, path: string, names: string[], 
 /**
  * Where two documents differ, field by field.
  * @param nameOf what records without a name of their own are called, such as a dish of a session
+ * @example differencesOf({ name: 'Osk' }, { name: 'Oskar' }) // [{ path: 'name', names: ['name'], here: 'Osk', mine: 'Oskar' }]
  */
 export const differencesOf = (here: unknown, mine: unknown, nameOf: NameOf = () => undefined): Difference[] =>
   differing(here, mine, '', [], nameOf);

@@ -77,7 +77,10 @@ export interface PendingEntries {
   writes: readonly Pick<WriteRequest, 'writeId' | 'changes'>[];
 }
 
-/** The world and the records of a kept household. */
+/**
+ * The world and the records of a kept household.
+ * @example todayAnswer(openSnapshot(snapshot).world, openSnapshot(snapshot).records, now)
+ */
 export function openSnapshot(snapshot: Snapshot): { world: World; records: Records } {
   const finder = ingredientFinder(snapshot.ingredients);
   const table = withSaid(snapshot.household, snapshot.eaters, saidOfTable(snapshot.table));
@@ -91,7 +94,6 @@ export function openSnapshot(snapshot: Snapshot): { world: World; records: Recor
     const stored = revisions.get(id);
     return stored && withDensity(stored, runs.get(stored.recipeId), finder, memo);
   };
-  const kept = new Map<string, unknown>();
   return {
     world: {
       ...snapshot,
@@ -128,10 +130,7 @@ export function openSnapshot(snapshot: Snapshot): { world: World; records: Recor
       dinnerLogged: (day) => snapshot.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)),
       lately: () => snapshot.lately,
       presets: () => snapshot.presets,
-      cached<T>(name: string, make: () => T): T {
-        if (!kept.has(name)) kept.set(name, make());
-        return kept.get(name) as T;
-      },
+      cached: (name, make) => memo([snapshot], name, make),
     },
   };
 }
@@ -199,6 +198,7 @@ function withWeighed(
  * A kept household after what waits on this device, so that pages without a connection show it at once. An undo of something that
  * waits here takes it away; an undo of what the server has already is sent with the rest and shows once it answers.
  * Law: once everything is sent, the server's own answers are the same.
+ * @example withPending(snapshot, { events: [eaten], writes: [] }).packs // a portion fewer
  */
 export function withPending(snapshot: Snapshot, pending: PendingEntries): Snapshot {
   const acknowledged = new Set(snapshot.acknowledged);

@@ -17,8 +17,7 @@ describe('reference rows in the database', () => {
       ['allergen', 15],
       ['hidden_allergen', 28],
     ] as const;
-    for (const [table, n] of counts)
-      expect(await s.db.$count(schema.refRow, eq(schema.refRow.table, table)), table).toBe(n);
+    for (const [table, n] of counts) expect(await s.db.$count(schema.refRow, eq(schema.refRow.table, table)), table).toBe(n);
     for (const table of [
       'headspace',
       'bag',

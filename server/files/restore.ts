@@ -38,7 +38,7 @@ export interface LookOptions {
   migrationsKnown: number;
 }
 
-const kept = 'Nothing was changed here.';
+const nothingChanged = 'Nothing was changed here.';
 
 /** A foreign database may hold nothing that acts by itself: tables and indexes of its own only. */
 function onlyTables({ sqlite }: Pick<OpenDb, 'sqlite'>): void {
@@ -48,13 +48,17 @@ function onlyTables({ sqlite }: Pick<OpenDb, 'sqlite'>): void {
   const [first] = strange;
   if (first)
     throw new BadFile(
-      `This backup holds something that no Tambo writes. ${kept}`,
+      `This backup holds something that no Tambo writes. ${nothingChanged}`,
       'tables only',
       `a ${first.type} called ${first.name.slice(0, 40)}`,
     );
   const { quick_check: check } = sqlite.prepare('pragma quick_check(1)').get() as { quick_check: string };
   if (check !== 'ok')
-    throw new BadFile(`The database in this backup is damaged. ${kept} Choose another copy.`, 'a sound database', check.slice(0, 100));
+    throw new BadFile(
+      `The database in this backup is damaged. ${nothingChanged} Choose another copy.`,
+      'a sound database',
+      check.slice(0, 100),
+    );
 }
 
 const isRow = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null;
@@ -235,7 +239,7 @@ export async function lookAt({ file, ready, dbFile, migrationsFolder, migrations
     } catch (error) {
       if (error instanceof BadFile) throw error;
       throw new BadFile(
-        `The database in this backup cannot be opened. ${kept} Choose another copy.`,
+        `The database in this backup cannot be opened. ${nothingChanged} Choose another copy.`,
         'a database of Tambo',
         error instanceof Error ? error.message.slice(0, 120) : 'something else',
       );
@@ -247,7 +251,7 @@ export async function lookAt({ file, ready, dbFile, migrationsFolder, migrations
       leftOut = bringIn(from, to, tell);
     } catch (error) {
       throw new BadFile(
-        `A part of this backup cannot be read. ${kept} Choose another copy.`,
+        `A part of this backup cannot be read. ${nothingChanged} Choose another copy.`,
         'rows that Tambo wrote',
         error instanceof Error ? error.message.slice(0, 120) : 'something else',
       );

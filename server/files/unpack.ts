@@ -6,7 +6,7 @@ import { createGunzip } from 'node:zlib';
 import { open, type Entry, type ZipFile } from 'yauzl';
 import { backupNames, backupVersion, BadFile, manifestSchema, type Manifest, type Tell } from './format.ts';
 
-const kept = 'Nothing was changed here.';
+const nothingChanged = 'Nothing was changed here.';
 
 const openZip = (file: string): Promise<ZipFile> =>
   new Promise((resolve, reject) => {
@@ -36,20 +36,24 @@ const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
 
 async function manifestOf(zip: ZipFile, entry: Entry): Promise<Manifest> {
   if (entry.uncompressedSize > 100_000)
-    throw new BadFile(`This is not a backup of Tambo. ${kept}`, 'a small manifest', `${entry.uncompressedSize} bytes`);
+    throw new BadFile(`This is not a backup of Tambo. ${nothingChanged}`, 'a small manifest', `${entry.uncompressedSize} bytes`);
   const parts: Buffer[] = [];
   for await (const part of await streamOf(zip, entry)) parts.push(part as Buffer);
   let value: unknown;
   try {
     value = JSON.parse(Buffer.concat(parts).toString('utf8'));
   } catch {
-    throw new BadFile(`The backup's manifest cannot be read: the file is damaged. ${kept} Choose another copy.`, 'JSON', 'something else');
+    throw new BadFile(
+      `The backup's manifest cannot be read: the file is damaged. ${nothingChanged} Choose another copy.`,
+      'JSON',
+      'something else',
+    );
   }
   // said before the rest is looked at: a newer version may have other fields
   const version = (value as { version?: unknown } | null)?.version;
   if (typeof version === 'number' && version > backupVersion)
     throw new BadFile(
-      `This backup was made by a newer Tambo. ${kept} Bring this Tambo up to date, then choose the file again.`,
+      `This backup was made by a newer Tambo. ${nothingChanged} Bring this Tambo up to date, then choose the file again.`,
       `version ${backupVersion} or older`,
       `version ${version}`,
     );
@@ -57,7 +61,7 @@ async function manifestOf(zip: ZipFile, entry: Entry): Promise<Manifest> {
   if (!parsed.success) {
     const issue = parsed.error.issues[0];
     throw new BadFile(
-      `This is not a backup of Tambo, or it was changed. ${kept}`,
+      `This is not a backup of Tambo, or it was changed. ${nothingChanged}`,
       `${issue?.path.join('.') ?? 'manifest'}: ${issue?.message ?? ''}`,
       'another value',
     );
@@ -87,7 +91,7 @@ async function checked(
       hash.update(chunk);
       // no more is unpacked than was said: a small file cannot fill the disk
       if (bytes > facts.bytes)
-        done(new BadFile(`This backup is damaged: its ${what} is longer than it says. ${kept}`, `${facts.bytes} bytes`, 'more'));
+        done(new BadFile(`This backup is damaged: its ${what} is longer than it says. ${nothingChanged}`, `${facts.bytes} bytes`, 'more'));
       else done(null, chunk);
     },
   });
@@ -95,13 +99,17 @@ async function checked(
     await pipeline(await streamOf(zip, entry), createGunzip(), check, out);
   } catch (error) {
     if (error instanceof BadFile) throw error;
-    throw new BadFile(`This backup is cut off or damaged. ${kept} Choose another copy.`, `a whole ${what}`, 'a part of one');
+    throw new BadFile(`This backup is cut off or damaged. ${nothingChanged} Choose another copy.`, `a whole ${what}`, 'a part of one');
   }
   if (bytes !== facts.bytes)
-    throw new BadFile(`This backup is damaged: its ${what} is shorter than it says. ${kept}`, `${facts.bytes} bytes`, `${bytes} bytes`);
+    throw new BadFile(
+      `This backup is damaged: its ${what} is shorter than it says. ${nothingChanged}`,
+      `${facts.bytes} bytes`,
+      `${bytes} bytes`,
+    );
   if (hash.digest('hex') !== facts.sha256)
     throw new BadFile(
-      `This backup was changed or damaged after it was made. ${kept} Choose another copy.`,
+      `This backup was changed or damaged after it was made. ${nothingChanged} Choose another copy.`,
       `sha256 ${facts.sha256.slice(0, 12)}...`,
       'another one',
     );
@@ -120,32 +128,32 @@ export async function unpack(
   tell: Tell,
   { exportToo = false } = {},
 ): Promise<Manifest> {
-  if (statSync(file).size === 0) throw new BadFile(`This file is empty. ${kept}`, 'a backup', 'nothing');
+  if (statSync(file).size === 0) throw new BadFile(`This file is empty. ${nothingChanged}`, 'a backup', 'nothing');
   let zip: ZipFile;
   try {
     zip = await openZip(file);
   } catch (error) {
     throw new BadFile(
-      `This file is cut off, or no backup of Tambo. ${kept} Choose another copy.`,
+      `This file is cut off, or no backup of Tambo. ${nothingChanged} Choose another copy.`,
       'a whole zip file',
       error instanceof Error ? error.message.slice(0, 120) : 'something else',
     );
   }
   try {
     const entries = await entriesOf(zip).catch(() => {
-      throw new BadFile(`This file is damaged. ${kept} Choose another copy.`, 'a list of what is inside', 'a broken one');
+      throw new BadFile(`This file is damaged. ${nothingChanged} Choose another copy.`, 'a list of what is inside', 'a broken one');
     });
     const [manifestEntry, databaseEntry] = [entries.get(backupNames.manifest), entries.get(backupNames.database)];
     if (!manifestEntry || !databaseEntry)
       throw new BadFile(
-        `This is not a backup of Tambo. ${kept}`,
+        `This is not a backup of Tambo. ${nothingChanged}`,
         Object.values(backupNames).join(', '),
         [...entries.keys()].join(', ') || 'none of them',
       );
     const manifest = await manifestOf(zip, manifestEntry);
     if (manifest.migrations > migrationsKnown)
       throw new BadFile(
-        `This backup was made by a newer Tambo. ${kept} Bring this Tambo up to date, then choose the file again.`,
+        `This backup was made by a newer Tambo. ${nothingChanged} Bring this Tambo up to date, then choose the file again.`,
         `a database of at most ${migrationsKnown} steps`,
         `${manifest.migrations} steps`,
       );

@@ -25,12 +25,12 @@ export function versionOf(db: Db): Version {
   return statement.get() ?? { events: 0, changes: 0 };
 }
 
-interface Kept {
+interface Cached {
   version: Version;
   value: unknown;
 }
 
-const kept = new WeakMap<Db, Map<string, Kept>>();
+const caches = new WeakMap<Db, Map<string, Cached>>();
 
 /** What a value is worked out from. */
 type Basis = 'all' | 'documents';
@@ -43,8 +43,8 @@ const holds = (basis: Basis, was: Version, is: Version): boolean =>
  * @param make given what was there before and how far the logs had come then, for what can be brought forward instead
  */
 export function cachedSince<T>(db: Db, name: string, make: (before?: { value: T; version: Version }) => T, basis: Basis = 'all'): T {
-  const values = kept.get(db) ?? new Map<string, Kept>();
-  kept.set(db, values);
+  const values = caches.get(db) ?? new Map<string, Cached>();
+  caches.set(db, values);
   const version = versionOf(db);
   const found = values.get(name);
   if (found && holds(basis, found.version, version)) return found.value as T;

@@ -16,12 +16,7 @@ const latelyShown = 24;
 
 function lately(db: Db): EatenEntry[] {
   const t = schema.eatenLog;
-  return db
-    .select()
-    .from(t)
-    .orderBy(desc(t.day), desc(t.eventId))
-    .limit(latelyShown)
-    .all();
+  return db.select().from(t).orderBy(desc(t.day), desc(t.eventId)).limit(latelyShown).all();
 }
 
 /** What the database knows beside the world. */

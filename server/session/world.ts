@@ -63,7 +63,7 @@ interface Reference {
   epoch: number;
 }
 
-const kept = new WeakMap<Db, Reference>();
+const references = new WeakMap<Db, Reference>();
 /** Revisions never change: each is read once. */
 const revisionsRead = new WeakMap<Db, Map<string, Revision>>();
 
@@ -82,7 +82,7 @@ const shortNames: Readonly<Record<string, string>> = {
 
 /** Reference tables, read once per database and again when a row was edited. */
 export function referenceOf(db: Db): Reference {
-  const found = kept.get(db);
+  const found = references.get(db);
   const epoch = referenceEpoch();
   if (found?.epoch === epoch) return found;
   const made: Reference = {
@@ -94,7 +94,7 @@ export function referenceOf(db: Db): Reference {
     allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, shortNames[r.id] ?? String(r.allergen)])),
     epoch,
   };
-  kept.set(db, made);
+  references.set(db, made);
   return made;
 }
 

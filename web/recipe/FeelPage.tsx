@@ -10,7 +10,7 @@ import { newId } from '../sync/device.ts';
 import { PageHead } from '../ui/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../kitchen/fields.tsx';
-import { emptyDraft, feelRecipe, keepDraft, keptDraft, wentInG, type FeelDraft } from './feelDraft.ts';
+import { emptyDraft, feelRecipe, saveDraft, savedDraft, wentInG, type FeelDraft } from './feelDraft.ts';
 import { useMeasures } from '../sync/measures.ts';
 
 /** Measures of a hand and a drawer. */
@@ -133,10 +133,10 @@ function Pot({ draft, wentIn, change }: { draft: FeelDraft; wentIn: number | und
 export function FeelPage() {
   const navigate = useNavigate();
   const { write } = useCommands();
-  const [draft, setDraft] = useState(keptDraft);
+  const [draft, setDraft] = useState(savedDraft);
   const library = useRecipesQuery().data ?? [];
   const before = useRecipeQuery(draft.recipeId ?? '', { skip: !draft.recipeId }).data;
-  useEffect(() => keepDraft(draft), [draft]);
+  useEffect(() => saveDraft(draft), [draft]);
   const known = useMemo(() => new Map([...(before?.rows ?? []), ...draft.rows].map((r) => [r.id, r] as const)), [before, draft.rows]);
   const change = (p: Partial<FeelDraft>): void => setDraft((d) => ({ ...d, ...p }));
   const sums = tally(draft.pours);
@@ -161,7 +161,7 @@ export function FeelPage() {
       `${made.recipe.name} can be made again`,
     );
     setDraft(emptyDraft);
-    keepDraft(emptyDraft);
+    saveDraft(emptyDraft);
     void navigate(`/recipes/${made.recipe.id}`);
   };
   return (

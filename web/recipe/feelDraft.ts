@@ -21,7 +21,7 @@ export const emptyDraft: FeelDraft = { name: '', pours: [], rows: [], emptyG: ''
 
 const key = 'tambo.feel';
 
-export function keptDraft(): FeelDraft {
+export function savedDraft(): FeelDraft {
   try {
     const text = localStorage.getItem(key);
     return text ? { ...emptyDraft, ...(JSON.parse(text) as Partial<FeelDraft>) } : emptyDraft;
@@ -30,7 +30,7 @@ export function keptDraft(): FeelDraft {
   }
 }
 
-export function keepDraft(draft: FeelDraft): void {
+export function saveDraft(draft: FeelDraft): void {
   try {
     localStorage.setItem(key, JSON.stringify(draft));
   } catch {

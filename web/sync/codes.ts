@@ -6,7 +6,7 @@ const keep = 200;
 const refillBelow = 100;
 const keyOf = (storeId: string): string => `tambo.codes.${storeId}`;
 
-function kept(storeId: string): string[] {
+function codesHere(storeId: string): string[] {
   try {
     const list: unknown = JSON.parse(localStorage.getItem(keyOf(storeId)) ?? '[]');
     return Array.isArray(list) ? list.filter((c): c is string => typeof c === 'string') : [];
@@ -35,8 +35,8 @@ async function refill(count: number): Promise<string[]> {
 
 /** Sees to it that codes are at hand for when there is no connection. */
 export async function stockCodes(storeId: string): Promise<void> {
-  const left = kept(storeId).length;
-  if (left < refillBelow) put(storeId, [...kept(storeId), ...(await refill(keep - left))]);
+  const left = codesHere(storeId).length;
+  if (left < refillBelow) put(storeId, [...codesHere(storeId), ...(await refill(keep - left))]);
 }
 
 /**
@@ -45,7 +45,7 @@ export async function stockCodes(storeId: string): Promise<void> {
  * @returns undefined when too few are kept here and the server does not answer
  */
 export async function takeCodes(storeId: string, count: number, shown?: string): Promise<string[] | undefined> {
-  let codes = kept(storeId);
+  let codes = codesHere(storeId);
   // the code that a preview showed is the code that is printed
   if (shown !== undefined && codes.includes(shown)) codes = [shown, ...codes.filter((c) => c !== shown)];
   if (codes.length < count) {
@@ -67,13 +67,13 @@ export function useNextCode(storeId: string | undefined, packsSoFar: number): st
   const [code, setCode] = useState<string>();
   useEffect(() => {
     if (!storeId) return;
-    const [first] = kept(storeId);
+    const [first] = codesHere(storeId);
     if (first) {
       setCode(first);
       return;
     }
     void stockCodes(storeId).then(
-      () => setCode(kept(storeId)[0]),
+      () => setCode(codesHere(storeId)[0]),
       () => undefined,
     );
   }, [storeId, packsSoFar]);

@@ -31,5 +31,5 @@ const groups: Readonly<Record<string, PrepRate['group']>> = {
   spinach: 'leaf', kale: 'leaf', chard: 'leaf', cabbage: 'leaf', parsley: 'leaf', coriander: 'leaf', dill: 'leaf', mint: 'leaf', basil: 'leaf',
 };
 
-/** The group an ingredient is cut like. */
+/** The group an ingredient is cut like. @example prepGroup('carrot') // 'hard' */
 export const prepGroup = (ingredientId: string): PrepRate['group'] => groups[ingredientId] ?? 'other';

@@ -55,6 +55,7 @@ export interface Level {
 /**
  * What a label gives up, in this order: the second way, the made date beside a best by, the portions' weight, add-on amounts, then words within the first
  * way's own sentence, last the dose. Never: name, best by, code, allergens, cautions, thaw, one way of heating (decision 47).
+ * @example levelsOf(content) // from everything to the least a label must say
  */
 export function levelsOf(content: LabelContent): Level[] {
   const levels: Level[] = [{ ways: content.heat.length, made: true, weight: true, addAmounts: true, dose: true, sentence: 0 }];
@@ -68,7 +69,10 @@ export function levelsOf(content: LabelContent): Level[] {
   return levels;
 }
 
-/** Parts that a level leaves out, as the session sheet says them. */
+/**
+ * Parts that a level leaves out, as the session sheet says them.
+ * @example movedAt(content, 'least') // what stands on the session sheet instead
+ */
 export function movedAt(content: LabelContent, level: Level): MovedPart[] {
   return [
     ...content.heat.slice(level.ways).flatMap((w) => (w[0] === undefined ? [] : [{ head: 'Or', text: w[0] }])),
@@ -117,7 +121,7 @@ export function paragraphsAt(content: LabelContent, level: Level, note: string |
 
 const blank = /[\s\u00A0]/;
 
-/** Signs of a text that the label's type has not got. */
+/** Signs of a text that the label's type has not got. @example missingSigns('Crème brûlée') // []: the fonts have all of them */
 export const missingSigns = (text: string): string[] =>
   [...new Set([...text.normalize('NFC')])].filter(
     (sign) => !blank.test(sign) && (regularWidths[sign] === undefined || boldWidths[sign] === undefined),

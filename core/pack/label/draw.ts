@@ -204,6 +204,7 @@ const moreNote = 'More on the session sheet.';
 /**
  * Lays a pack's label out: the body from 8 down to 6 pt, then giving up what may be given up with a line that says so, then on a second label.
  * Laws: every item lies inside its label, text never runs into the code, nothing that may never be left out is.
+ * @example drawLabel(content, { widthMm: 63.5, heightMm: 38.1 }, qr) // its words, placed, or that they do not fit
  */
 export function drawLabel(given: LabelContent, size: LabelSize, qr: QrModules): LabelResult {
   const { content, missing } = printableContent(given);

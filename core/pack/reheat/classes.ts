@@ -125,11 +125,17 @@ const baked = new Set([...panClasses, 'pasta_sauced', 'mash']);
 const sameFamily = (named: string, fitting: readonly string[]): boolean =>
   fitting.some((f) => (runny.has(named) && runny.has(f)) || (baked.has(named) && (baked.has(f) || f === 'fish')));
 
-/** Old row ids a recipe may still name, as the class they belong to. */
+/**
+ * Old row ids a recipe may still name, as the class they belong to.
+ * @example classOfOldIds(['soup_micro'], rows) // the class that an older recipe meant
+ */
 export const classOfOldIds = (ids: readonly string[], rows: readonly HeatRow[]): string | undefined =>
   ids.map((id) => rows.find((r) => r.refRows.includes(id))?.classId).find((c) => c !== undefined);
 
-/** What a container is as far as heat goes, the likeliest first. */
+/**
+ * What a container is as far as heat goes, the likeliest first.
+ * @example formsOf(foilPan) // what a pack of it looks like to an oven
+ */
 export function formsOf(container: Pick<Container, 'shape' | 'materialId'> | undefined, loose: boolean): HeatForm[] {
   if (loose) return ['loose', 'bag'];
   if (!container) return ['tub', 'bag'];
@@ -145,7 +151,10 @@ export function formsOf(container: Pick<Container, 'shape' | 'materialId'> | und
   return ['tub'];
 }
 
-/** Ingredient ids and names of lines, as hints. */
+/**
+ * Ingredient ids and names of lines, as hints.
+ * @example partsOf(revision.lines, finder) // meat, beans, rice: what decides how it is heated
+ */
 export const partsOf = (lines: readonly Line[]): string[] =>
   lines.filter((l) => l.moment === 'batch').map((l) => (l.item.type === 'ingredient' ? `${l.item.id} ${l.name}` : l.name));
 
@@ -154,10 +163,14 @@ const blocks = new Set([
   ...['soup', 'soup_cream', 'broth', 'gravy', 'stew', 'curry', 'beans', 'meatball_sauce', 'sauce', 'sauce_cream', 'puree', 'porridge'],
   ...[...panClasses, 'pasta_sauced', 'mash', 'stuffing', 'rice', 'grain', 'kit_raw', 'kit_part', 'pulled'],
 ]);
+/** Whether food of a heating class freezes into one block. @example isBlock('stew') // it freezes into one block */
 export const isBlock = (classId: string): boolean => blocks.has(classId);
 
-/** What a class is called where a cook chooses it: its id says more than its noun. */
-export const heatClassName = (row: Pick<HeatRow, 'classId' | 'many'>): string => {
+/**
+ * What a class is called where a cook chooses it: its id says more than its noun.
+ * @example heatClassName({ classId: 'lasagne' }) // 'bake or gratin, cooked'
+ */
+export const heatClassName = (row: Pick<HeatRow, 'classId'>): string => {
   const words = row.classId.replace(/_/g, ' ');
   return classNames[row.classId] ?? words;
 };

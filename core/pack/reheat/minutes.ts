@@ -53,6 +53,7 @@ export function onMarks(low: number, high: number): Span {
 /**
  * How much longer an amount takes than the row's base. Below what the row is valid for its least amount counts, above its most.
  * @param amount grams, millilitres or millimetres, as the row's base is
+ * @example growth(row, 2) // how much longer two portions take than one
  */
 export function growth(row: HeatRow, amount: number | undefined): number {
   if (row.law === undefined || row.law === 'fixed' || row.base <= 0 || amount === undefined || !(amount > 0)) return 1;
@@ -66,7 +67,10 @@ export const tableWatts = 800;
 /** Heat needs time to even out, so strong and weak microwaves move the minutes only so far. */
 const wattBounds = { least: 0.75, most: 1.35 } as const;
 
-/** How much longer a microwave of so many watts takes. */
+/**
+ * How much longer a microwave of so many watts takes.
+ * @example wattFactor(700) // a weaker microwave takes longer than the table's
+ */
 export const wattFactor = (watts: number): number => Math.min(wattBounds.most, Math.max(wattBounds.least, tableWatts / watts));
 
 /** A block thicker than this takes a fifth longer in a microwave, and above the second it is not advised (reference 11.3). */

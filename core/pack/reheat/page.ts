@@ -183,7 +183,7 @@ function ready(way: HeatWay, one: boolean, country: Household['country']): strin
   }
 }
 
-/** Lines that belong to a food whatever way it is heated; for the page. */
+/** Lines that belong to a food whatever way it is heated; for the page. @example heatNotes(way, 'GB') // cautions that go with it */
 export function heatNotes(way: HeatWay, country: Household['country']): string[] {
   const { say } = way.row;
   return [
@@ -245,6 +245,7 @@ const refusals: readonly [RegExp, (core: string) => string][] = [
 /**
  * One way as a page says it: out of the container, cover and minutes, how one sees it is ready, standing, once only.
  * @returns whole sentences, in that order
+ * @example pageWay(way, 'GB') // step by step, for the page
  */
 export function pageWay(way: HeatWay, country: Household['country']): string[] {
   const { row } = way;

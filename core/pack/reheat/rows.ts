@@ -81,7 +81,10 @@ function stages(row: ReferenceRow): HeatRow['stages'] {
   });
 }
 
-/** A reference row as a reheating row; an edited cell that cannot be read counts as not known, never as 0. */
+/**
+ * A reference row as a reheating row; an edited cell that cannot be read counts as not known, never as 0.
+ * @example heatRow(rowOfTheTable) // its cells as figures
+ */
 export const heatRow = (row: ReferenceRow): HeatRow => ({
   id: row.id,
   baseId: text(row, 'baseId') || row.id,

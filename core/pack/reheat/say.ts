@@ -331,6 +331,7 @@ function labelSentence(way: HeatWay, country: Household['country'], cut: Cut): s
 /**
  * One way as a label says it, longest first: one sentence of at most 110 signs, then ever shorter ones for a label without room.
  * Start, appliance, setting, minutes, cover and end stay in all of them.
+ * @example labelWays(way, 'GB') // the longest wording first, shorter ones for a small label
  */
 export function labelWays(way: HeatWay, country: Household['country']): string[] {
   if (way.stop) return [stopShort(way, country)];

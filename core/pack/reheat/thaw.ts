@@ -48,13 +48,19 @@ export function thawRange(rows: readonly ReferenceRow[], shape: ThawShape, mm: n
   };
 }
 
-/** What is thawed in the fridge is eaten within so many days: a day in the UK; cooked food three, raw food one in the US (FSA; FSIS; reference 1.5). */
+/**
+ * What is thawed in the fridge is eaten within so many days: a day in the UK; cooked food three, raw food one in the US (FSA; FSIS; reference 1.5).
+ * @example thawedDays('GB', false, false) // days that thawed food keeps in the fridge
+ */
 export const thawedDays = (country: Household['country'], raw: boolean, baby: boolean): number =>
   country === 'US' && !raw && !baby ? 3 : 1;
 
 const nb = '\u00A0';
 
-/** `18–44 h in the fridge, then eat within 24 h`. */
+/**
+ * `18–44 h in the fridge, then eat within 24 h`.
+ * @example sayThaw({ low: 12, high: 24 }, 'GB', false, false) // `thaw 12 to 24 h in the fridge, eat within a day`
+ */
 export function sayThaw(range: Pick<ThawRange, 'low' | 'high'>, country: Household['country'], raw: boolean, baby: boolean): string {
   const days = thawedDays(country, raw, baby);
   const hours = range.low === range.high ? `about ${range.low}${nb}h` : `${range.low}–${range.high}${nb}h`;

@@ -39,7 +39,10 @@ const stoveOf: Partial<Record<Equipment['kind'], readonly HeatMethod[]>> = {
   toaster: ['toaster'],
 };
 
-/** What can be heated with here; a household that has entered no stove at all is taken to have a hob, an oven and a microwave. */
+/**
+ * What can be heated with here; a household that has entered no stove at all is taken to have a hob, an oven and a microwave.
+ * @example stovesOf(equipment).microwave // watts, when there is one
+ */
 export function stovesOf(equipment: readonly Equipment[]): Stoves {
   const own = equipment.filter((e) => e.count > 0);
   const has = new Set<HeatMethod>(own.flatMap((e) => stoveOf[e.kind] ?? []));
@@ -114,6 +117,7 @@ function staysIn(row: HeatRow, pack: HeatPack): boolean {
 /**
  * What a row means for a pack: minutes on their marks, liquid, turns, or why not.
  * @param row one that fits the pack's container
+ * @example heatWay(row, tubOfStew, stovesOf(equipment)) // from frozen or thawed, how long, how hot
  */
 export function heatWay(row: HeatRow, pack: HeatPack, stoves: Stoves): HeatWay {
   const micro = row.method === 'microwave';
@@ -188,6 +192,7 @@ const rank = (way: HeatWay): number => startOrder[way.start] * 10 + (way.turns ?
  * Every way to heat a pack in this household, the best first; then, so that nobody tries them, those that are refused.
  * A pack whose container has no row is taken out of it; a household without the right stove is told of the class's first way all the same.
  * Law: every class that is heated at all has at least one way that is no refusal, and it comes first.
+ * @example heatWays(rows, 'stew', tubOfStew, stoves)[0] // the way this household would take first
  */
 export function heatWays(rows: readonly HeatRow[], classId: string, pack: HeatPack, stoves: Stoves): HeatWay[] {
   const own = rows.filter((r) => r.classId === classId);

@@ -170,12 +170,16 @@ function readNode(node: Json): FileRecipe {
   };
 }
 
-/** The JSON-LD blocks of a saved page, or the whole text when it is a JSON file. */
+/**
+ * The JSON-LD blocks of a saved page, or the whole text when it is a JSON file.
+ * @example jsonBlocks('<script type="application/ld+json">{"@type":"Recipe"}</script>') // ['{"@type":"Recipe"}']
+ */
 export const jsonBlocks = (text: string): string[] => (/^[\s\uFEFF]{0,100}[[{]/.test(text) ? [text] : ldBlocks(text));
 
 /**
  * Reads the recipes of a JSON-LD file or of a saved page that holds one.
  * @returns every recipe found, or in words why there is none; one broken block does not hide the others
+ * @example readRecipeFile(savedPage) // the recipes in it, as they are written
  */
 export function readRecipeFile(text: string): ReadFileResult {
   if (!text.trim()) return { ok: false, why: 'empty', detail: 'The file is empty.' };

@@ -18,7 +18,10 @@ const simmerWords = /\b(simmer|boil|stew|reduce|bubbl|barely moving|cook down)/i
 const boilUpWords = /\b(bring|heat)\b[^.;,]*?\b(boil|simmer|up)\b/i;
 const strainWords = /\b(strain|sieve|drain|lift out)/i;
 
-/** What lies on the pot: said by the step, else read from its words. */
+/**
+ * What lies on the pot: said by the step, else read from its words.
+ * @example lidOf({ text: 'Simmer with the lid ajar.' }) // 'ajar'
+ */
 export function lidOf(step: Pick<Step, 'text' | 'lid'>): 'off' | 'ajar' | 'on' {
   if (step.lid) return step.lid;
   if (/\blid (ajar|tilted|half)|half[- ]covered|partly covered/i.test(step.text)) return 'ajar';
@@ -49,6 +52,7 @@ function bowlOf(step: Step, before: readonly Step[]): FlowStep['bowl'] {
  * What each step holds and does.
  * A step holds what it takes itself and what the steps it waits for hold; steps that wait for each other in a circle hold only their own.
  * A line of the batch that no step names counts as in the pot from the first time there is one: a pot is never fuller than it was reckoned.
+ * @example flowOf(revision)[1]?.simmer // { minutes: 40, lid: 'off' }
  */
 export function flowOf(revision: Revision): FlowStep[] {
   const byId = new Map(revision.steps.map((s) => [s.id, s]));

@@ -20,6 +20,7 @@ const tiersOf = (gear: PassageInput['gear']): number => gear.equipment.find((e) 
  * What a batch goes through at its size: pots, bowls, oven and steamer with equal loads and times, what boils off, how long it takes to boil,
  * and the vessel that fills up first.
  * Laws: at the written size no step waits longer than it is written; loads x each is what goes in; the boil-off of one pot does not grow with the batch.
+ * @example passageOf({ recipe, massG, finishedMl, gear }).loads // two pots side by side, 3.6 l in each
  */
 export function passageOf(input: PassageInput): Passage {
   const { recipe, massG, finishedMl, gear } = input;

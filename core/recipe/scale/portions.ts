@@ -12,6 +12,7 @@ export interface Finished {
 /**
  * Finished volume and weight of so many servings: the serving says one, the density gives the other.
  * @returns only what can be known: without a density one of the two stays away
+ * @example finished({ serving: { amount: 400, unit: 'ml' }, density: { gPerMl: 1.05, reason: 'entered' } }, 10) // { ml: 4000, g: 4200 }
  */
 export function finished(revision: Pick<Revision, 'serving' | 'density'>, portions: number): Finished {
   const total = revision.serving.amount * portions;

@@ -34,6 +34,7 @@ function lossOf(pot: Pot, simmers: readonly NonNullable<FlowStep['simmer']>[]): 
 
 /** Pots that can stand on the hob at once; a hob that nobody entered has the usual four burners. */
 const usualBurners = 4;
+/** How many pots may stand on the hob at once. @example burnersOf({ equipment: [] }) // 4: the usual hob, when nobody entered one */
 export const burnersOf = (gear: Pick<Gear, 'equipment'>): number =>
   gear.equipment.filter((e) => e.kind === 'hob').reduce((s, e) => s + e.count, 0) || usualBurners;
 

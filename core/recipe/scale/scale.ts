@@ -73,7 +73,7 @@ const usualCap = 0.05;
 /** What is tasted anyway may be measured in whole and half spoons. */
 const tasteCap = 0.1;
 
-/** What one line is measured as, in a system of units. */
+/** What one line is measured as, in a system of units. @example measureLine(scaledLine, facts, 1, 'us')?.text // '2½ cups' */
 export function measureLine(
   scaled: Pick<ScaledLine, 'line' | 'exact' | 'gPerMl'>,
   facts: Pick<LineFacts, 'pour' | 'weighOnly' | 'tight'>,
@@ -95,6 +95,7 @@ export function measureLine(
 /**
  * Scales a recipe by an exact factor: every line by its rule, what boils off, pots and bowls, and what to measure out.
  * Law: at factor 1 in the same pot every amount is what was written.
+ * @example scaleBy(weighRecipe(stew, finder), '17/6', { scaleStepG: 1 }).lines[0]?.out // '1.28 kg'
  */
 export function scaleBy(recipe: WeighedRecipe, factor: Rational, options: ScaleOptions, limit?: ScaledRecipe['limit']): ScaledRecipe {
   const f = toNumber(factor);
@@ -206,10 +207,13 @@ export function scaleTo(recipe: WeighedRecipe, target: ScaleTarget, options: Sca
 export const scaleRecipe = (recipe: WeighedRecipe, portions: number, options: ScaleOptions): ScaleResult =>
   scaleTo(recipe, { by: 'portions', portions }, options);
 
-/** The sum of rational amounts in one unit; lines in another dimension are left out. */
+/**
+ * The sum of rational amounts in one unit; lines in another dimension are left out.
+ * @example sumIn('g', [{ amount: '1', unit: 'kg' }, { amount: '250', unit: 'g' }]) // '1250'
+ */
 export const sumIn = (unit: Unit, amounts: readonly { amount: Rational; unit: Unit }[]): Rational =>
   amounts.reduce<Rational>((sum, q) => plus(sum, convert(q, unit)?.amount ?? '0'), '0');
 
-/** How many times the written recipe a number of portions is. */
+/** How many times the written recipe a number of portions is. @example factorOf({ servings: 6 }, 17) // '17/6' */
 export const factorOf = (revision: Pick<Revision, 'servings'>, portions: number): Rational =>
   over(fromNumber(portions), fromNumber(revision.servings));

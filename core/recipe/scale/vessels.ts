@@ -18,7 +18,7 @@ export interface Usable {
 
 const share = (id: string): number => limitRows.find((r) => r.id === id)?.share ?? 1;
 
-/** Litres entered, else the cylinder that diameter and height make. */
+/** Litres entered, else the cylinder that diameter and height make. @example brimMlOf({ litres: 9 }) // 9000 */
 export function brimMlOf(e: Pick<Equipment, 'litres' | 'diameterMm' | 'heightMm'>): number | undefined {
   if (e.litres !== undefined) return e.litres * 1000;
   if (e.diameterMm === undefined || e.heightMm === undefined) return undefined;

@@ -64,7 +64,7 @@ function factsOf(line: Line, finder: IngredientFinder): LineFacts {
   };
 }
 
-/** The facts of every line. */
+/** The facts of every line. @example lineFacts(revision, finder)[0]?.writtenG // 400 g of onion without its peel */
 export const lineFacts = (revision: Revision, finder: IngredientFinder): LineFacts[] => revision.lines.map((line) => factsOf(line, finder));
 
 /** A recipe as it is written, weighed once: what every size of it is worked out from. */

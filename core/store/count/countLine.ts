@@ -80,6 +80,7 @@ const isShort = (typed: string, words: readonly string[]): boolean => {
 /**
  * A place as typed: beginnings of words of the freezer's or the basket's name, or first letters (`shed left`, `sc le`, `sl`).
  * The freezer alone means the basket used last in it, else its first.
+ * @example spotOf(['shed', 'left'], places) // the left basket of the shed chest
  */
 export function spotOf(tokens: readonly string[], places: readonly Place[], last?: Spot): Spot | undefined {
   if (tokens.length === 0) return undefined;

@@ -119,7 +119,10 @@ export function vagueDate(tokens: readonly string[], today: Day): VagueDate | un
 /** A span of a year or more: nobody knows. */
 export const isUnknown = ({ earliest, latest }: VagueDate): boolean => daysBetween(earliest, latest) >= unknownDays;
 
-/** A vague date in words, as on a label: `24 Nov 2026`, `October 2026`, `2025`, `1 Mar to 31 May 2026`, `not known`. */
+/**
+ * A vague date in words, as on a label: `24 Nov 2026`, `October 2026`, `2025`, `1 Mar to 31 May 2026`, `not known`.
+ * @example sayVague({ earliest: '2026-10-01', latest: '2026-10-31' }) // 'October 2026'
+ */
 export function sayVague({ earliest, latest }: VagueDate): string {
   const [year, month] = [earliest.slice(0, 4), earliest.slice(0, 7)];
   if (earliest === latest) return sayDayYear(earliest);
