@@ -15,7 +15,7 @@ test('a plan half made is there after a reload, from another page and with the b
   await ready(page);
   await expect(page.getByRole('heading', { name: /It fits|It does not fit/ })).toBeVisible();
   page.on('request', (r) => {
-    if (/\/api\/(sessions|plan|snapshot)/.test(r.url())) asked.push(r.url());
+    if (/\/api\/(sessions|plan)/.test(r.url())) asked.push(r.url());
   });
   const portions = page.getByRole('textbox', { name: /^Portions of/ }).first();
   const before = await portions.inputValue();

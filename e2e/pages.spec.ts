@@ -91,18 +91,20 @@ for (let part = 0; part < parts; part += 1)
     const heads = new Set<string | null>();
     const urls = (await allPages(server)).filter((_, i) => i % parts === part);
     expect(urls.length).toBeGreaterThan(5);
-    for (const url of urls) {
+    for (const [i, url] of urls.entries()) {
       await page.emulateMedia({ colorScheme: looks[0].colorScheme, reducedMotion: 'reduce' });
       await page.setViewportSize(looks[0]);
       await visit(page, server.address, url);
-      for (const look of looks) {
+      for (const [l, look] of looks.entries()) {
         await page.emulateMedia({ colorScheme: look.colorScheme, reducedMotion: 'reduce' });
         await page.setViewportSize(look);
         await ready(page);
         heads.add(await page.evaluate(() => document.querySelector('main')?.innerText.slice(0, 200) ?? null));
-        for (const v of await seriousFaults(page)) faults.push(`${url}, ${look.name}: ${v}`);
         const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         if (wide > 0) faults.push(`${url}, ${look.name}: ${wide} px too wide`);
+        // each address in one of the looks a day, in all of them in thorough runs
+        if (process.env.TAMBO_THOROUGH === undefined && l !== i % looks.length) continue;
+        for (const v of await seriousFaults(page)) faults.push(`${url}, ${look.name}: ${v}`);
       }
     }
     expect(faults).toEqual([]);

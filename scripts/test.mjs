@@ -1,5 +1,5 @@
 /**
- * `npm test`: installs what is missing, builds, then two lanes side by side: the core with its coverage and the checks of the text; the API and what is
+ * `npm test`: installs what is missing, builds, then two lanes side by side: the core and the checks of what is written; the API and what is
  * built. Last the browser. Ends with `N passed, N failed`; a step that fails says how to run it alone.
  */
 import { spawn } from 'node:child_process';
@@ -10,6 +10,7 @@ import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs'
 ensureInstalled();
 const chromium = ensureChromium();
 const bin = (p) => path.join(root, 'node_modules', p);
+const thorough = process.env.TAMBO_THOROUGH !== undefined;
 const results = path.join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
 const node = process.execPath;
@@ -48,7 +49,6 @@ const readJson = (file) => (existsSync(file) ? JSON.parse(readFileSync(file, 'ut
 
 /** Checks that run no code of ours, one after the other. */
 async function checks() {
-  await step('Format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
   await step('Types', [bin('ts7/bin/tsc'), '--noEmit', '-p', '.']);
   await step('Types of the core, without browser or Node', [bin('ts7/bin/tsc'), '--noEmit', '-p', 'core']);
   await step('Types of the server, without browser', [bin('ts7/bin/tsc'), '--noEmit', '-p', 'server']);
@@ -59,7 +59,9 @@ async function checks() {
   await step('Lint', [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']);
 }
 
-/** One project of unit tests; coverage is measured where it is asked for, since it makes each import slower. */
+const format = () => step('Format', [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']);
+
+/** One project of unit tests; coverage is measured in thorough runs, since it makes each import slower. */
 const units = (name, project, more = []) => {
   const file = path.join(results, `${project}.json`);
   return step(
@@ -78,8 +80,8 @@ const units = (name, project, more = []) => {
 await ensureBuilt();
 passed += 1;
 await Promise.all([
-  units('Unit tests of the core and the web, coverage of the core', 'core', ['--coverage']).then(checks),
-  units('API tests, and tests of what is built', 'server'),
+  units('Unit tests of the core and the web', 'core', thorough ? ['--coverage'] : []).then(checks),
+  units('API tests, and tests of what is built', 'server').then(format),
 ]);
 // by themselves: what is waited for in a browser must not wait for a linter
 await step('Browser tests', [bin('@playwright/test/cli.js'), 'test'], {

@@ -91,7 +91,7 @@ const harms: readonly (readonly [string, (file: string) => void])[] = [
 ];
 
 describe('a household’s file that is damaged', () => {
-  it.each(process.env.TAMBO_THOROUGH ? harms : harms.filter((_, i) => i % 3 === 0))(
+  it.each(process.env.TAMBO_THOROUGH ? harms : harms.slice(0, 1))(
     '%s: said at the start, nothing taken in, and the newest copy takes its place',
     async (_name, harm) => {
       const folder = await folderWithCopy();
