@@ -29,6 +29,12 @@ const cacheRule = {
   message: 'The core has no cache of its own: take a Memo (core/kitchen/memo.ts).',
 };
 
+/** The interface is Mantine's: every control and table is its component, dressed by the theme. */
+const rawRule = {
+  selector: 'JSXOpeningElement[name.name=/^(button|input|select|textarea|table|dialog)$/]',
+  message: "Use Mantine's component (UnstyledButton for a drawing that is tapped).",
+};
+
 export default tseslint.config(
   {
     ignores: [
@@ -77,6 +83,11 @@ export default tseslint.config(
     // the one gives an act its id and its moment, the other sends it
     ignores: ['web/sync/device.ts', 'server/demo/client.ts'],
     rules: { 'no-restricted-syntax': [...clockRule, entryRule] },
+  },
+  {
+    files: ['web/**/*.tsx'],
+    ignores: ['web/draw/**'],
+    rules: { 'no-restricted-syntax': [...clockRule, entryRule, rawRule] },
   },
   {
     files: ['server/clock/*.ts', 'web/sync/clock.ts', 'e2e/**', 'scripts/**', 'lint/**', '**/*.test.ts'],

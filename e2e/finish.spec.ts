@@ -83,7 +83,7 @@ test('History brings back what was taken back', async ({ page, server }) => {
 
 test('a backup comes down in one tap and is put in place after a look; a bad one says what is wrong', async ({ page, server }, info) => {
   await page.goto(`${server.address}/kitchen?tab=data`);
-  const download = page.waitForEvent('download');
+  const download = page.waitForEvent('download', { timeout: 60_000 });
   await page.getByRole('button', { name: 'Back up now' }).click();
   const file = info.outputPath('household.zip');
   await (await download).saveAs(file);

@@ -128,7 +128,7 @@ test('Pack: a pot too heavy for the scale is dipped with a ruler, or ladled; the
   await card.getByRole('button', { name: 'Into the field' }).click();
   await expect(card.getByLabel('Pot and food, grams')).toHaveValue(/^42\d\d$|^4[12]\d\d$/);
 
-  await card.getByRole('button', { name: 'With a ruler' }).click();
+  await card.getByText('With a ruler').click();
   await card.getByLabel('Depth of the food, mm').fill('900');
   await expect(card.getByText('That is deeper than this pot')).toBeVisible();
   await card.getByLabel('Depth of the food, mm').fill('90');
@@ -139,7 +139,7 @@ test('Pack: a pot too heavy for the scale is dipped with a ruler, or ladled; the
   expect(await made()).toMatchObject({ how: 'weighed', ml: 4780 });
 
   await page.getByRole('button', { name: 'Weigh again' }).click();
-  await card.getByRole('button', { name: 'In ladles' }).click();
+  await card.getByText('In ladles').click();
   await card.getByLabel('Ladles', { exact: true }).fill('23.5');
   await card.getByLabel('One ladle holds, ml').fill('200');
   await card.getByRole('button', { name: 'Take this' }).click();

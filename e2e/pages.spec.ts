@@ -99,7 +99,7 @@ for (let part = 0; part < parts; part += 1)
         await page.emulateMedia({ colorScheme: look.colorScheme, reducedMotion: 'reduce' });
         await page.setViewportSize(look);
         await ready(page);
-        heads.add(await page.evaluate(() => document.querySelector('main')?.innerText.slice(0, 200) ?? null));
+        heads.add(await page.evaluate(() => document.querySelector('main')?.innerText.slice(0, 2000) ?? null));
         const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
         if (wide > 0) faults.push(`${url}, ${look.name}: ${wide} px too wide`);
         // each address in one of the looks a day, in all of them in thorough runs
@@ -116,18 +116,18 @@ test('a lost connection keeps what is entered and sends it once when it is back'
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
   const next = sessions.find((s) => s.day > '2026-11-24')!;
   await page.goto(`${server.address}/shop/${next.id}`);
-  const first = page.locator('[role=checkbox][aria-checked=false]').first();
+  const first = page.getByRole('checkbox', { checked: false }).first();
   await expect(first).toBeVisible();
   await context.setOffline(true);
   const name = await first.getAttribute('aria-label');
   await first.click();
-  await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByRole('checkbox', { name: name! })).toBeChecked();
   await expect(page.getByText('No connection, kept here.')).toBeVisible();
   await context.setOffline(false);
   await settled(page);
   await expect(page.getByText('No connection, kept here.')).toBeHidden();
   await page.reload();
-  await expect(page.getByRole('checkbox', { name: name! })).toHaveAttribute('aria-checked', 'true');
+  await expect(page.getByRole('checkbox', { name: name! })).toBeChecked();
 });
 
 test('what was just done is taken back from its toast', async ({ page, server }) => {

@@ -51,9 +51,9 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
   await moveClock(server, '2026-11-25T15:00:00.000Z');
 
   await test.step('everything is ticked off', async () => {
-    const open = page.locator('[role=checkbox][aria-checked=false]');
+    const open = page.getByRole('checkbox', { checked: false });
     await expect(open.first()).toBeVisible();
-    const onTheDay = await page.getByRole('region', { name: 'For the day it is eaten' }).locator('[role=checkbox]').count();
+    const onTheDay = await page.getByRole('region', { name: 'For the day it is eaten' }).getByRole('checkbox').count();
     for (let left = await open.count(); left > onTheDay; left = await open.count()) {
       await open.first().click();
       await expect(open).toHaveCount(left - 1);

@@ -116,7 +116,9 @@ const controls = (page: Page): Promise<Named[]> =>
   page.evaluate(() => {
     const counts = new Map<string, number>();
     const list: Named[] = [];
-    for (const e of document.querySelectorAll<HTMLElement>('main button, [role=dialog] button, main [role=checkbox], main [role=radio]')) {
+    for (const e of document.querySelectorAll<HTMLElement>(
+      'main button, [role=dialog] button, main input[type=checkbox], main [role=radio]',
+    )) {
       delete e.dataset.walk;
       if (!e.checkVisibility() || e.matches(':disabled')) continue;
       const name = (e.getAttribute('aria-label') ?? e.innerText).replace(/\s+/g, ' ').trim();
@@ -125,7 +127,7 @@ const controls = (page: Page): Promise<Named[]> =>
       counts.set(name, nth + 1);
       e.dataset.walk = `${nth} ${name}`;
       const row = e.parentElement?.closest('li, tr, [role=row], [role=radiogroup], [role=group]');
-      const place = row ? [...row.querySelectorAll('button, [role=checkbox]')].indexOf(e) : 0;
+      const place = row ? [...row.querySelectorAll('button, input[type=checkbox]')].indexOf(e) : 0;
       const word = name.replace(/[\d½¼¾.,]+/g, '#').split(/[\s:]/)[0];
       const kind = row ? `${row.tagName}.${row.className} ${e.tagName}.${e.className} ${row.role === null ? place : ''}` : word;
       list.push({ name, nth, kind: kind ?? name });
@@ -135,7 +137,11 @@ const controls = (page: Page): Promise<Named[]> =>
 
 /** How a control stands: on, off, or neither. */
 const stateOf = (c: Locator): Promise<string> =>
-  c.evaluate((e) => ['aria-checked', 'aria-pressed', 'aria-expanded'].map((n) => e.getAttribute(n) ?? '').join());
+  c.evaluate(
+    (e) =>
+      ['aria-checked', 'aria-pressed', 'aria-expanded'].map((n) => e.getAttribute(n) ?? '').join() +
+      (e instanceof HTMLInputElement ? String(e.checked) : ''),
+  );
 
 async function find(page: Page, step: Named): Promise<Locator | undefined> {
   const there = (await controls(page)).some((c) => c.name === step.name && c.nth === step.nth);
@@ -181,7 +187,9 @@ async function tapAgain(page: Page, at: { x: number; y: number }, name: string, 
   const same = await page.evaluate(
     ({ x, y, says, stood }) => {
       const there = document.elementFromPoint(x, y)?.closest<HTMLElement>('[data-walk]');
-      const stands = ['aria-checked', 'aria-pressed', 'aria-expanded'].map((n) => there?.getAttribute(n) ?? '').join();
+      const stands =
+        ['aria-checked', 'aria-pressed', 'aria-expanded'].map((n) => there?.getAttribute(n) ?? '').join() +
+        (there instanceof HTMLInputElement ? String(there.checked) : '');
       return there?.dataset.walk?.replace(/^\d+ /, '') === says && stands === stood;
     },
     { ...at, says: name, stood: before },

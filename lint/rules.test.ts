@@ -87,3 +87,11 @@ describe('the cache rule', () => {
     expect(check('server/session/world.ts')).toBe(0);
   });
 });
+
+describe('the rule of raw controls', () => {
+  it('lets only drawings have a control that is not Mantine’s', () => {
+    const check = findings('raw');
+    expect(check('web/plan/PlanEditor.tsx')).toBe(3);
+    expect(check('web/draw/RunwayCurve.tsx')).toBe(0);
+  });
+});

@@ -2,7 +2,7 @@ import '@fontsource/source-sans-3/400.css';
 import '@fontsource/source-sans-3/600.css';
 import '@fontsource/source-sans-3/700.css';
 import '@fontsource-variable/bricolage-grotesque';
-import '@mantine/core/styles.css';
+import './app/mantine.css';
 import './app/palette.css';
 import './app/styles.css';
 import './app/phone.css';

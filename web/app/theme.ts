@@ -1,31 +1,145 @@
-import { createTheme, localStorageColorSchemeManager, type CSSVariablesResolver, type MantineColorsTuple } from '@mantine/core';
+import {
+  ActionIcon,
+  Alert,
+  Anchor,
+  Badge,
+  Button,
+  Card,
+  Checkbox,
+  colorsTuple,
+  createTheme,
+  defaultVariantColorsResolver,
+  Input,
+  InputWrapper,
+  localStorageColorSchemeManager,
+  Modal,
+  Progress,
+  SegmentedControl,
+  Table,
+  Text,
+  type CSSVariablesResolver,
+  type VariantColorsResolver,
+} from '@mantine/core';
+import c from './theme.module.css';
 
-/** Ten steps of the rim blue around the enamel's own shade. */
-const rim: MantineColorsTuple = [
-  '#EEF4F8',
-  '#DCE9F2',
-  '#BCCFE6',
-  '#93ADD3',
-  '#6C8BBE',
-  '#4A6CA6',
-  '#33558F',
-  '#1F3A6E',
-  '#1A315D',
-  '#14264A',
-];
+const tones = ['rim', 'tomato', 'saffron', 'leaf', 'plum'] as const;
+const isTone = (color: string | undefined): color is (typeof tones)[number] => tones.some((t) => t === color);
 
-/** Mantine in the hand of the house: enamel and frost. The rest stands in styles.css as variables. */
+/** How a part is filled, outlined or tinted: once for buttons, icons, badges and notes. */
+const variants: VariantColorsResolver = (input) => {
+  const tone = isTone(input.color) ? input.color : 'rim';
+  const enamel = tone === 'rim';
+  switch (input.variant) {
+    case 'filled':
+      return {
+        background: enamel ? 'var(--btn)' : `var(--${tone})`,
+        hover: enamel ? 'var(--btn-hover)' : `var(--${tone})`,
+        color: enamel ? 'var(--on-btn)' : 'var(--card)',
+        border: `1.5px solid ${enamel ? 'var(--btn)' : `var(--${tone})`}`,
+      };
+    case 'outline':
+    case 'chip':
+      return {
+        background: 'var(--card)',
+        hover: 'var(--pale)',
+        color: `var(--${tone})`,
+        border: `1.5px solid var(--${tone})`,
+        hoverColor: `var(--${tone})`,
+      };
+    case 'light':
+      return {
+        background: enamel ? 'var(--frost)' : `var(--${tone}-pale)`,
+        hover: enamel ? 'var(--frost)' : `var(--${tone}-pale)`,
+        color: `var(--${tone})`,
+        border: '0',
+      };
+    default:
+      return defaultVariantColorsResolver(input);
+  }
+};
+
+/** Heights that grow to a thumb's on touch (palette.css). */
+const heights: Readonly<Record<string, string>> = { sm: 'var(--hit-small)', lg: 'var(--hit-large)' };
+const sizes: Readonly<Record<string, { fz: string; px: string }>> = { sm: { fz: '14px', px: '12px' }, lg: { fz: '19px', px: '24px' } };
+
+/** Mantine in the hand of the house: enamel and frost. Colours stand in palette.css; a page sets neither colours nor sizes. */
 export const theme = createTheme({
-  colors: { rim },
+  colors: Object.fromEntries(tones.map((t) => [t, colorsTuple(`var(--${t})`)])),
   primaryColor: 'rim',
-  primaryShade: 7,
-  fontFamily: "'Source Sans 3', sans-serif",
-  fontFamilyMonospace: "'Source Sans 3', sans-serif",
-  headings: { fontFamily: "'Bricolage Grotesque Variable', sans-serif", fontWeight: '650' },
+  fontFamily: 'var(--text)',
+  fontFamilyMonospace: 'var(--text)',
+  headings: {
+    fontFamily: 'var(--display)',
+    fontWeight: '650',
+    sizes: {
+      h1: { fontSize: '32px', lineHeight: '1.15' },
+      h2: { fontSize: '20px', lineHeight: '1.15' },
+      h3: { fontSize: '17px', lineHeight: '1.15' },
+    },
+  },
   defaultRadius: 8,
   black: '#1B2230',
   white: '#FFFFFF',
+  cursorType: 'pointer',
+  focusRing: 'never',
   fontSizes: { xs: '14px', sm: '15px', md: '16px', lg: '18px', xl: '20px' },
+  lineHeights: { xs: '1.3', sm: '1.35', md: '1.4', lg: '1.4', xl: '1.3' },
+  variantColorResolver: variants,
+  components: {
+    Button: Button.extend({
+      defaultProps: { variant: 'filled' },
+      classNames: { root: c.button, label: c.buttonLabel },
+      vars: (_theme, { size, variant }) => ({
+        root: {
+          '--button-height': variant === 'chip' ? 'var(--hit-chip)' : (heights[size ?? ''] ?? 'var(--hit)'),
+          '--button-fz': sizes[size ?? '']?.fz ?? '15px',
+          '--button-padding-x': variant === 'chip' ? '12px' : (sizes[size ?? '']?.px ?? '16px'),
+        },
+      }),
+    }),
+    Anchor: Anchor.extend({ defaultProps: { underline: 'always' }, classNames: { root: c.anchor } }),
+    ActionIcon: ActionIcon.extend({
+      defaultProps: { variant: 'outline' },
+      classNames: { root: c.icon },
+      vars: () => ({ root: { '--ai-size': 'var(--hit-icon)' } }),
+    }),
+    Input: Input.extend({
+      classNames: { input: c.input },
+      vars: () => ({ wrapper: { '--input-height': 'var(--hit)', '--input-fz': '16px' } }),
+    }),
+    InputWrapper: InputWrapper.extend({
+      classNames: { label: c.label },
+      vars: () => ({ label: {}, error: {}, description: {}, success: {} }),
+      defaultProps: { inputWrapperOrder: ['label', 'input', 'description', 'error'] },
+    }),
+    Card: Card.extend({
+      defaultProps: { component: 'section', withBorder: true, radius: 10, padding: '14px 16px' },
+      classNames: { root: c.card },
+    }),
+    Alert: Alert.extend({ defaultProps: { variant: 'light', p: '10px 14px' }, classNames: { root: c.alert, message: c.alertBody } }),
+    Badge: Badge.extend({
+      defaultProps: { variant: 'light', radius: 6 },
+      classNames: { root: c.badge },
+      vars: () => ({ root: { '--badge-height': '22px', '--badge-fz': '14px', '--badge-padding-x': '8px' } }),
+    }),
+    Progress: Progress.extend({ defaultProps: { size: 9, radius: 5 }, classNames: { root: c.progress } }),
+    Table: Table.extend({
+      defaultProps: { verticalSpacing: 8, horizontalSpacing: 8, borderColor: 'var(--line)' },
+      classNames: { table: c.table },
+    }),
+    Checkbox: Checkbox.extend({
+      defaultProps: { radius: 8 },
+      classNames: { input: c.checkbox },
+      vars: () => ({ root: { '--checkbox-size': 'var(--hit-tick)' } }),
+    }),
+    SegmentedControl: SegmentedControl.extend({
+      defaultProps: { radius: 9, transitionDuration: 0, withItemsBorders: false, color: 'rim' },
+      classNames: { root: c.segments, label: c.segment, indicator: c.segmentPill, control: c.segmentCell },
+      vars: () => ({ root: { '--sc-padding': '7px 12px' } }),
+    }),
+    Text: Text.extend({ classNames: { root: c.text } }),
+    Modal: Modal.extend({ defaultProps: { radius: 10, padding: 16 }, classNames: { title: c.sheetTitle } }),
+  },
 });
 
 /** Mantine's own parts take their colours from the palette, so that both themes are written down once. */
@@ -41,8 +155,23 @@ const fromPalette = {
   '--mantine-color-default-color': 'var(--ink)',
   '--mantine-color-default-border': 'var(--field-line)',
   '--mantine-color-error': 'var(--tomato)',
+  '--mantine-color-disabled': 'var(--off)',
+  '--mantine-color-disabled-color': 'var(--off-ink)',
+  '--mantine-color-disabled-border': 'var(--off-line)',
+  '--mantine-color-success': 'var(--leaf)',
+  '--mantine-primary-color-filled': 'var(--rim)',
+  '--mantine-primary-color-filled-hover': 'var(--rim-hover)',
+  '--mantine-primary-color-light': 'var(--frost)',
+  '--mantine-primary-color-contrast': 'var(--on-rim)',
 };
-export const colours: CSSVariablesResolver = () => ({ variables: {}, light: fromPalette, dark: fromPalette });
+/** The greys that parts draw borders and stripes from. */
+const greys = (name: 'gray' | 'dark', steps: readonly string[]) =>
+  Object.fromEntries(steps.map((step, i) => [`--mantine-color-${name}-${i}`, `var(--${step})`]));
+export const colours: CSSVariablesResolver = () => ({
+  variables: {},
+  light: { ...fromPalette, ...greys('gray', ['pale', 'pale', 'line', 'line', 'field-line', 'quiet', 'quiet', 'ink', 'ink', 'ink']) },
+  dark: { ...fromPalette, ...greys('dark', ['ink', 'ink', 'quiet', 'quiet', 'field-line', 'pale', 'card', 'card', 'glaze', 'glaze']) },
+});
 
 /** Light, dark or as the device says; chosen for each device. */
 export const schemeManager = localStorageColorSchemeManager({ key: 'tambo.theme' });

@@ -1,3 +1,4 @@
+import { Button, Group } from '@mantine/core';
 import { clockOf, addMinutes, sayMinutes } from '#core/kitchen';
 import { leftOf, shortTitle, type CookNow } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -60,9 +61,9 @@ export function Bench({
     <section className="bench" data-next aria-label={cook.name}>
       <header>
         <b>{cook.name}</b>
-        <span className="row" style={{ gap: 8 }}>
+        <Group wrap="nowrap" component="span" gap={8}>
           <KindMark kind={kindOf(view, task)} size={22} /> {dishOf(view, task)}
-        </span>
+        </Group>
       </header>
       {look && task.cue && (
         <p className="benchfirst">
@@ -90,40 +91,36 @@ export function Bench({
       {next && <p className="benchnext">Then: {shortTitle(next.title)}.</p>}
       <div className="benchacts">
         {!running && task.waitMin > 0 ? (
-          <button type="button" className="btn l main" onClick={() => actions.start(task, cook.cookId)}>
+          <Button size="lg" className="main" onClick={() => actions.start(task, cook.cookId)}>
             Start
-          </button>
+          </Button>
         ) : (
-          <button type="button" className="btn l main" onClick={() => actions.done(task)}>
+          <Button size="lg" className="main" onClick={() => actions.done(task)}>
             Done
-          </button>
+          </Button>
         )}
         {running ? (
-          <button type="button" className="btn l o" data-again onClick={() => actions.more(task)}>
+          <Button variant="outline" size="lg" data-again onClick={() => actions.more(task)}>
             5 more min
-          </button>
+          </Button>
         ) : (
-          <button
-            type="button"
-            className="btn l o"
-            onClick={() => (task.waitMin > 0 ? actions.done(task) : actions.start(task, cook.cookId))}
-          >
+          <Button variant="outline" size="lg" onClick={() => (task.waitMin > 0 ? actions.done(task) : actions.start(task, cook.cookId))}>
             {task.waitMin > 0 ? 'Already done' : 'Start the clock'}
-          </button>
+          </Button>
         )}
         {others.map((o) => (
-          <button type="button" className="btn l o" key={o.id} onClick={() => actions.handOver(task, o)}>
+          <Button variant="outline" size="lg" key={o.id} onClick={() => actions.handOver(task, o)}>
             To {o.name}
-          </button>
+          </Button>
         ))}
         {state === 'running' && task.waitMin > 0 ? (
-          <button type="button" className="btn l o" onClick={() => onFree(task.id)}>
+          <Button variant="outline" size="lg" onClick={() => onFree(task.id)}>
             It minds itself
-          </button>
+          </Button>
         ) : (
-          <button type="button" className="btn l o" onClick={() => actions.skip(task)}>
+          <Button variant="outline" size="lg" onClick={() => actions.skip(task)}>
             Skip
-          </button>
+          </Button>
         )}
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, clockPlus, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
@@ -15,6 +16,9 @@ import { useTaskActions } from './taskActions.ts';
 import { useOwnCook } from './useOwnCook.ts';
 import { NowCard } from './NowCard.tsx';
 import { Timers } from './Timers.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Cook: what to do now, large; what is on the clock; the score of hands and pots; every task in order. */
 export function CookPage() {
@@ -62,41 +66,41 @@ export function CookPage() {
             : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(view.session.day)} from ${view.session.startAt}, done about ${at(makespan)}.`}${bindingDish && view.schedule ? ` It cannot end before ${at(view.schedule.boundMin)}: ${dishOf(view, bindingDish)} takes that long.` : ''}`
         }
       >
-        <Link className="btn o" to={`/worktop/${id}`}>
+        <Button component={Link} variant="outline" to={`/worktop/${id}`}>
           Worktop
-        </Link>
-        <button type="button" className="btn o deskonly" onClick={() => window.print()}>
+        </Button>
+        <Button variant="outline" className="deskonly" onClick={() => window.print()}>
           Print
-        </button>
+        </Button>
         {open.length === 0 && (
-          <Link className="btn" to={`/pack/${id}`}>
+          <Button component={Link} to={`/pack/${id}`}>
             Pack
-          </Link>
+          </Button>
         )}
       </PageHead>
       {cooks.length > 1 && view.tasks.length > 0 && (
-        <div className="chips noprint" role="group" aria-label="Whose tasks" style={{ marginBottom: 14 }}>
+        <Group gap={8} mb={14} className="chips noprint" role="group" aria-label="Whose tasks">
           {cooks.map((c) => (
-            <button type="button" key={c.cookId} className="chip" aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
+            <Button variant="chip" key={c.cookId} aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
               {c.name}
-            </button>
+            </Button>
           ))}
-        </div>
+        </Group>
       )}
       {view.scheduleError && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {view.scheduleError}
-        </p>
+        </Note>
       )}
       {view.tasks.length === 0 ? (
         <Empty title="No work yet" text="This session has no dishes, or their recipes have no steps.">
-          <Link className="btn" to={`/plan/${id}`}>
+          <Button component={Link} to={`/plan/${id}`}>
             Open the plan
-          </Link>
+          </Button>
         </Empty>
       ) : (
-        <div className="stack">
-          <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.45fr) minmax(0,1fr)', alignItems: 'start' }}>
+        <Stack>
+          <Columns align="start" parts={[1.45, 1]}>
             {current && mine ? (
               <NowCard
                 view={view}
@@ -111,62 +115,54 @@ export function CookPage() {
                 }
               />
             ) : open.length + running.length > 0 ? (
-              <section className="card">
+              <Card>
                 <h2>Nothing for {mine?.name ?? 'you'} just now</h2>
                 <p>The next task begins once what comes before it is done. Look at the clocks, or help at the other bench.</p>
-              </section>
+              </Card>
             ) : (
-              <section className="card">
+              <Card>
                 <h2>All done</h2>
                 <p>Cool the pots, weigh them, pack.</p>
-                <p style={{ marginTop: 12 }}>
-                  <Link className="btn l" to={`/pack/${id}`}>
+                <Text inherit mt={12}>
+                  <Button component={Link} size="lg" to={`/pack/${id}`}>
                     Pack
-                  </Link>
-                </p>
-              </section>
+                  </Button>
+                </Text>
+              </Card>
             )}
-            <div className="stack">
+            <Stack>
               <Timers view={view} running={running.filter((t) => t !== current || t.waitMin > 0)} now={now} zone={zone} actions={actions} />
-              <section className="card" aria-label="Next">
+              <Card aria-label="Next">
                 <h2>Next</h2>
-                <ul className="rows">
+                <Rows>
                   {(cooks.length > 1 ? (mine?.after ?? []) : open.filter((t) => t !== current)).slice(0, 4).map((t) => (
                     <li key={t.id} style={{ padding: '7px 0' }}>
                       <KindMark kind={kindOf(view, t)} size={20} />
-                      <div className="grow">{t.title}</div>
-                      <span className="quiet">{sayMinutes(t.handsOnMin)}</span>
+                      <Box className="grow">{t.title}</Box>
+                      <Text span inherit c="dimmed">
+                        {sayMinutes(t.handsOnMin)}
+                      </Text>
                     </li>
                   ))}
-                </ul>
-              </section>
-            </div>
-          </div>
+                </Rows>
+              </Card>
+            </Stack>
+          </Columns>
           <Score view={view} at={at} />
-          <section className="card" aria-label="All tasks">
+          <Card aria-label="All tasks">
             <h2>In order</h2>
-            <ol className="rows" style={{ columns: '2 420px', columnGap: 32 }}>
+            <Rows component="ol" style={{ columns: '2 420px', columnGap: 32 }}>
               {view.tasks.map((t, i) => {
                 const s = stateOf(t);
                 return (
                   <li key={t.id} style={{ breakInside: 'avoid', ...(s === 'done' || s === 'skipped' ? { color: 'var(--quiet)' } : {}) }}>
-                    <button
-                      type="button"
-                      className="tick"
-                      role="checkbox"
-                      aria-checked={s === 'done'}
-                      aria-label={`${t.title}: done`}
-                      disabled={s === 'done' || s === 'skipped'}
-                      onClick={() => actions.done(t)}
-                    >
-                      {s === 'done' ? '✓' : ''}
-                    </button>
-                    <span className="strong" style={{ minWidth: 24, color: `var(--kind-${kindOf(view, t)})` }}>
+                    <Checkbox aria-label={`${t.title}: done`} checked={s === 'done'} onChange={() => actions.done(t)} />
+                    <Text span inherit fw={700} miw={24} c={`var(--kind-${kindOf(view, t)})`}>
                       {i + 1}
-                    </span>
-                    <div className="grow">
+                    </Text>
+                    <Box className="grow">
                       <div style={s === 'done' || s === 'skipped' ? { textDecoration: 'line-through' } : undefined}>{t.title}</div>
-                      <div className="sub">
+                      <Text component="div" size="xs" c="dimmed">
                         {t.detail || dishOf(view, t)}
                         {s === 'skipped' ? ' (skipped)' : ''}
                         {t.after.length > 0 && !s
@@ -175,36 +171,39 @@ export function CookPage() {
                               .slice(0, 2)
                               .join(', ')}`
                           : ''}
-                      </div>
-                    </div>
-                    <span className="quiet num">
+                      </Text>
+                    </Box>
+                    <Text span inherit c="dimmed" ta="right">
                       {sayMinutes(t.handsOnMin)}
                       {t.startMin !== undefined && !s ? <b> {at(t.startMin)}</b> : null}
-                    </span>
+                    </Text>
                   </li>
                 );
               })}
-            </ol>
-          </section>
+            </Rows>
+          </Card>
           {view.notes.length > 0 && (
-            <section className="card" aria-label="From last time">
+            <Card aria-label="From last time">
               <h2>From last time</h2>
-              <ul className="rows">
+              <Rows>
                 {view.notes.map((n) => (
                   <li key={n.recipeId + n.text}>
-                    <div className="grow">
-                      “{n.text}” <span className="sub">{n.name}</span>
-                    </div>
-                    <Link to={`/recipes/${n.recipeId}`} className="link s">
+                    <Box className="grow">
+                      “{n.text}”{' '}
+                      <Text span size="xs" c="dimmed">
+                        {n.name}
+                      </Text>
+                    </Box>
+                    <Anchor component={Link} size="xs" to={`/recipes/${n.recipeId}`}>
                       change the amount
-                    </Link>
+                    </Anchor>
                   </li>
                 ))}
-              </ul>
-            </section>
+              </Rows>
+            </Card>
           )}
           <Cautions list={cautionsFor([...hazards, 'cooling'], frame.household.country)} title="While you cook" />
-        </div>
+        </Stack>
       )}
     </main>
   );

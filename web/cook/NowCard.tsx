@@ -1,9 +1,11 @@
+import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { sayMinutes } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf, dishOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
+import { Note } from '../ui/Note.tsx';
 
 /** Minutes before the end from which a task is looked at. */
 const lookMin = 5;
@@ -31,20 +33,28 @@ export function NowCard({
   // the condition comes before the action once it is time to look
   const nearlyUp = running && left <= lookMin;
   return (
-    <section className="card" data-next style={{ padding: '18px 22px' }} aria-label="Do now">
-      <div className="row" style={{ marginBottom: 6 }}>
+    <Card py={18} px={22} data-next aria-label="Do now">
+      <Group wrap="nowrap" mb={6}>
         <KindMark kind={kindOf(view, task)} size={26} />
-        <span className="quiet grow">{dishOf(view, task)}</span>
-        {task.cook && <span className="quiet">{task.cook}</span>}
-      </div>
+        <Text className="grow" span inherit c="dimmed">
+          {dishOf(view, task)}
+        </Text>
+        {task.cook && (
+          <Text span inherit c="dimmed">
+            {task.cook}
+          </Text>
+        )}
+      </Group>
       {nearlyUp && task.cue && (
-        <p className="note" style={{ fontSize: 18, marginBottom: 8 }}>
+        <Note fz={18} mb={8}>
           <b>First:</b> {task.cue}.
-        </p>
+        </Note>
       )}
-      <h2 style={{ fontSize: 30, lineHeight: 1.15, marginBottom: 6 }}>{task.title}</h2>
-      {task.detail && <p style={{ fontSize: 19 }}>{task.detail}</p>}
-      <p className="quiet" style={{ fontSize: 18, marginTop: 6 }}>
+      <Title order={2} fz={30} lh={1.15} mb={6}>
+        {task.title}
+      </Title>
+      {task.detail && <Text fz={19}>{task.detail}</Text>}
+      <Text c="dimmed" fz={18} mt={6}>
         {running
           ? left > 0
             ? `${sayMinutes(Math.max(1, left))} left`
@@ -52,47 +62,47 @@ export function NowCard({
           : `${sayMinutes(task.handsOnMin)} of hands${task.waitMin > 0 ? `, then ${sayMinutes(task.waitMin)} by itself` : ''}`}
         {task.needs.length > 0 && `, ${task.needs.map((n) => (n.tempC ? `${n.kind} ${n.tempC} °C` : n.kind)).join(', ')}`}
         {task.guess && ', a guess'}
-      </p>
+      </Text>
       {!nearlyUp && task.cue && (
-        <p style={{ fontSize: 18, marginTop: 6 }}>
+        <Text fz={18} mt={6}>
           Done when: <b>{task.cue}</b>.
-        </p>
+        </Text>
       )}
-      <div className="row wrap" style={{ marginTop: 14 }}>
+      <Group mt={14}>
         {!running && task.waitMin > 0 && (
-          <button type="button" className="btn l" onClick={() => actions.start(task, cookId)}>
+          <Button size="lg" onClick={() => actions.start(task, cookId)}>
             Start
-          </button>
+          </Button>
         )}
         {(running || task.waitMin === 0) && (
-          <button type="button" className="btn l" onClick={() => actions.done(task)}>
+          <Button size="lg" onClick={() => actions.done(task)}>
             Done
-          </button>
+          </Button>
         )}
         {!running && task.waitMin === 0 && (
-          <button type="button" className="btn l o" onClick={() => actions.start(task, cookId)}>
+          <Button variant="outline" size="lg" onClick={() => actions.start(task, cookId)}>
             Start the clock
-          </button>
+          </Button>
         )}
         {!running && task.waitMin > 0 && (
-          <button type="button" className="btn l o" onClick={() => actions.done(task)}>
+          <Button variant="outline" size="lg" onClick={() => actions.done(task)}>
             Already done
-          </button>
+          </Button>
         )}
         {running && (
-          <button type="button" className="btn l o" data-again onClick={() => actions.more(task)}>
+          <Button variant="outline" size="lg" data-again onClick={() => actions.more(task)}>
             5 more min
-          </button>
+          </Button>
         )}
         {onFree && (
-          <button type="button" className="btn l o" onClick={onFree}>
+          <Button variant="outline" size="lg" onClick={onFree}>
             It minds itself now
-          </button>
+          </Button>
         )}
-        <button type="button" className="btn l o" onClick={() => actions.skip(task)}>
+        <Button variant="outline" size="lg" onClick={() => actions.skip(task)}>
           Skip
-        </button>
-      </div>
-    </section>
+        </Button>
+      </Group>
+    </Card>
   );
 }

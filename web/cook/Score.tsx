@@ -1,3 +1,4 @@
+import { Card } from '@mantine/core';
 import type { TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
 import { kindOf } from './words.ts';
@@ -67,7 +68,7 @@ export function Score({ view, at }: { view: SessionParts['cook']; at: (min: numb
   const kind = (t: TaskView): string => kindOf(view, t);
   const hours = Array.from({ length: Math.floor(total / 60) + 1 }, (_, i) => i * 60);
   return (
-    <section className="card noprint" aria-label="Score of the session" tabIndex={0} style={{ overflowX: 'auto' }}>
+    <Card className="noprint" aria-label="Score of the session" tabIndex={0} style={{ overflowX: 'auto' }}>
       <svg
         viewBox={`0 0 ${w} ${y + 4}`}
         width="100%"
@@ -148,6 +149,6 @@ export function Score({ view, at }: { view: SessionParts['cook']; at: (min: numb
           </g>
         ))}
       </svg>
-    </section>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Text } from '@mantine/core';
 import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -5,6 +6,7 @@ import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 export function Timers({
   view,
@@ -21,26 +23,28 @@ export function Timers({
 }) {
   if (running.length === 0 && view.cooling.length === 0) return null;
   return (
-    <section className="card" aria-label="Running">
+    <Card aria-label="Running">
       <h2>On the clock</h2>
-      <ul className="rows">
+      <Rows>
         {running.map((t) => {
           const left = leftOf(t, now);
           return (
             <li key={t.id}>
               <KindMark kind={kindOf(view, t)} size={26} />
-              <div className="grow">
-                <div className="strong">{t.title}</div>
-                <div className="sub">
+              <Box className="grow">
+                <Text component="div" inherit fw={700}>
+                  {t.title}
+                </Text>
+                <Text component="div" size="xs" c="dimmed">
                   {left <= 0 ? `look now${t.cue ? `: ${t.cue}` : ''}` : `until ${clockOf(addMinutes(now, left), zone)}`}
-                </div>
-              </div>
-              <span className="mid" style={left <= 0 ? { color: 'var(--tomato)' } : undefined}>
+                </Text>
+              </Box>
+              <Text span variant="mid" style={left <= 0 ? { color: 'var(--tomato)' } : undefined}>
                 {left <= 0 ? 'now' : sayMinutes(Math.max(1, left))}
-              </span>
-              <button type="button" className="btn o s" onClick={() => actions.done(t)}>
+              </Text>
+              <Button variant="outline" size="sm" onClick={() => actions.done(t)}>
                 Done
-              </button>
+              </Button>
             </li>
           );
         })}
@@ -48,19 +52,21 @@ export function Timers({
           const left = minutesBetween(now, c.stage === 'to21' ? c.under21By : c.under5By);
           return (
             <li key={c.batchId}>
-              <div className="grow">
-                <div className="strong">{c.name} cools</div>
-                <div className="sub">
+              <Box className="grow">
+                <Text component="div" inherit fw={700}>
+                  {c.name} cools
+                </Text>
+                <Text component="div" size="xs" c="dimmed">
                   {c.stage === 'to21'
                     ? `under 21 °C by ${clockOf(c.under21By, zone)}, then under 5 °C by ${clockOf(c.under5By, zone)}`
                     : c.stage === 'to5'
                       ? `under 5 °C by ${clockOf(c.under5By, zone)}`
                       : 'both limits have passed: if it never got cold, do not keep it'}
-                </div>
-              </div>
-              <span className="mid" style={left < 30 ? { color: 'var(--tomato)' } : undefined}>
+                </Text>
+              </Box>
+              <Text span variant="mid" style={left < 30 ? { color: 'var(--tomato)' } : undefined}>
                 {c.stage === 'over' ? 'past' : sayMinutes(left)}
-              </span>
+              </Text>
               <Why label="the cooling clock">
                 Off the heat at {clockOf(c.offHeat, zone)}. Usual limits: 2 h to 21 °C, 4 h more to 5 °C ({c.source}). FSA asks for the
                 fridge within 1 to 2 h. Ice, or shallow boxes, bring it there. Local rules come first.
@@ -68,7 +74,7 @@ export function Timers({
             </li>
           );
         })}
-      </ul>
-    </section>
+      </Rows>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, sayMinutes } from '#core/kitchen';
@@ -39,7 +40,7 @@ export function WorktopPage() {
   const doneAt = view.schedule ? clockOf(addMinutes(now, view.schedule.makespanMin), zone) : undefined;
   return (
     <div className="worktop">
-      <h1 className="sr">Worktop: {view.session.name}</h1>
+      <VisuallyHidden component="h1">Worktop: {view.session.name}</VisuallyHidden>
       <main className="benches" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
         {shown.map((cook) => (
           <Bench
@@ -82,19 +83,18 @@ export function WorktopPage() {
         </ul>
         <div className="clockacts">
           {alarms.ringing && (
-            <button type="button" className="main" onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
+            <UnstyledButton className="main" onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
               Quiet the alarm: {alarms.ringing.dish}
-            </button>
+            </UnstyledButton>
           )}
           {(!alarms.ringing || !alarms.sound) && (
-            <button
-              type="button"
+            <UnstyledButton
               className={alarms.sound || alarms.ringing ? undefined : 'main'}
               aria-pressed={alarms.sound}
               onClick={() => alarms.setSound(!alarms.sound)}
             >
               {alarms.sound ? 'Alarms are on' : 'Turn alarms on'}
-            </button>
+            </UnstyledButton>
           )}
           <Link to={`/pack/${id}`}>Weigh and pack</Link>
           <Link to={`/cook/${id}`}>Leave the worktop</Link>

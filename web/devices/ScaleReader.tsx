@@ -1,8 +1,10 @@
+import { Badge, Button, Group, Text } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { ScaleReading } from '#core/queries';
 import { standIn, type ScaleSource } from './scaleSource.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Figure } from '../ui/ui.tsx';
+import { Note } from '../ui/Note.tsx';
 
 /** How often a page looks at the scale while it is open. */
 const everyMs = 350;
@@ -45,50 +47,48 @@ export function ScaleReader({
   const put1 = Number(put.replace(',', '.'));
   return (
     <div className="scale" role="group" aria-label="Scale">
-      <div className="row wrap" style={{ gap: 14 }}>
+      <Group gap={14}>
         <output className="scale-face" aria-live="off">
           {reading ? (reading.overload ? 'too heavy' : sayMass(reading.grams)) : '–'}
         </output>
-        <span role="status" className={reading?.stable ? 'tag l' : 'tag s'}>
+        <Badge role="status" color={reading?.stable ? 'leaf' : 'saffron'}>
           {!reading ? 'one moment' : reading.overload ? `more than ${sayMass(reading.capacityG)}` : reading.stable ? 'at rest' : 'settling'}
-        </span>
-        <button
-          type="button"
-          className="btn o"
-          onClick={() => void source.tare().then(setReading, () => setProblem('The scale does not answer.'))}
-        >
+        </Badge>
+        <Button variant="outline" onClick={() => void source.tare().then(setReading, () => setProblem('The scale does not answer.'))}>
           To zero
-        </button>
-        <button
-          type="button"
-          className="btn"
-          disabled={!reading?.stable || reading.grams <= 0}
-          onClick={() => reading && onTake(reading.grams)}
-        >
+        </Button>
+        <Button disabled={!reading?.stable || reading.grams <= 0} onClick={() => reading && onTake(reading.grams)}>
           {takes}
-        </button>
-      </div>
-      {reading?.overload && <p style={{ marginTop: 8 }}>A full pot is too heavy for it: measure with a ruler or ladle it out instead.</p>}
+        </Button>
+      </Group>
+      {reading?.overload && (
+        <Text inherit mt={8}>
+          A full pot is too heavy for it: measure with a ruler or ladle it out instead.
+        </Text>
+      )}
       {problem && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       )}
       {source.put && (
-        <form
-          className="row wrap"
-          style={{ gap: 8, marginTop: 10 }}
+        <Group
+          component="form"
+          gap={8}
+          mt={10}
           onSubmit={(e) => {
             e.preventDefault();
             if (put1 >= 0) void source.put?.(put1).then(setReading, () => setProblem('That cannot be put on it.'));
           }}
         >
-          <span className="sub">{reading?.name ?? 'Stand-in scale'}: no scale is connected, so say what lies on it,</span>
+          <Text span size="xs" c="dimmed">
+            {reading?.name ?? 'Stand-in scale'}: no scale is connected, so say what lies on it,
+          </Text>
           <Figure label="Grams on the stand-in scale" value={put} onChange={setPut} width={92} />
-          <button type="submit" className="btn o s" disabled={!(put1 >= 0) || put.trim() === ''}>
+          <Button variant="outline" size="sm" type="submit" disabled={!(put1 >= 0) || put.trim() === ''}>
             g, put it on
-          </button>
-        </form>
+          </Button>
+        </Group>
       )}
     </div>
   );

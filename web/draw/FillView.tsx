@@ -1,3 +1,4 @@
+import { Group, Stack, Text, VisuallyHidden } from '@mantine/core';
 import type { Container } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
 import { fillLimitMl, thicknessMm, type PackGroup } from '#core/pack';
@@ -49,7 +50,7 @@ export function FillView({
   const tallest = Math.max(...groups.map((g) => g.container.heightMm));
   const scale = Math.min(0.75, 92 / tallest);
   return (
-    <div className="stack" style={{ gap: 14 }}>
+    <Stack gap={14}>
       {groups.map((g) => {
         const c = g.container;
         const shown = Math.min(g.packs, 12);
@@ -78,7 +79,7 @@ export function FillView({
                 </text>
               )}
             </svg>
-            <div className="row wrap" style={{ gap: 8, alignItems: 'baseline' }}>
+            <Group gap={8} align="baseline">
               <b>
                 {g.packs} × {c.name}: {sayPortions(g.portionsEach)} {portionName(kind, g.portionsEach)} each
               </b>
@@ -88,18 +89,18 @@ export function FillView({
                   ? `, ${sayMass(Math.round(full))} with the ${c.shape}${c.tareG === undefined ? ' (its own weight not known yet)' : ''}`
                   : ''}
               </span>
-            </div>
-            <div className="sub">
+            </Group>
+            <Text component="div" size="xs" c="dimmed">
               {cubes
                 ? 'Loose frozen cubes; press the air out.'
                 : c.shape === 'bag'
                   ? `Press it flat, about ${Math.round(thick)} mm; at most ${sayVolume(Math.round(fillLimitMl(c)))} go in.`
                   : `To the red line, ${Math.round(thick)} mm high: ${Math.round(room ?? 0)} mm stay for the ice (at most ${sayVolume(Math.round(fillLimitMl(c)))}).`}
-            </div>
+            </Text>
           </div>
         );
       })}
-      <p className="sr">{countOf(groups.length, 'container kind')}</p>
-    </div>
+      <VisuallyHidden component="p">{countOf(groups.length, 'container kind')}</VisuallyHidden>
+    </Stack>
   );
 }

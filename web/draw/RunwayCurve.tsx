@@ -1,3 +1,4 @@
+import { VisuallyHidden } from '@mantine/core';
 import { sayDay } from '#core/kitchen';
 import type { Supply } from '#core/session';
 
@@ -55,21 +56,23 @@ export function RunwayCurve({ supply, today }: { supply: Supply; today: string }
           {sayDay(points[points.length - 1]?.day ?? today)}
         </text>
       </svg>
-      <table className="sr">
-        <caption>{supply.unit} left by day</caption>
-        <tbody>
-          {points
-            .filter((_, i) => i % 7 === 0)
-            .map((p) => (
-              <tr key={p.day}>
-                <th>{p.day}</th>
-                <td>
-                  {p.low} to {p.high}, middle {p.middle}
-                </td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
+      <VisuallyHidden>
+        <table>
+          <caption>{supply.unit} left by day</caption>
+          <tbody>
+            {points
+              .filter((_, i) => i % 7 === 0)
+              .map((p) => (
+                <tr key={p.day}>
+                  <th>{p.day}</th>
+                  <td>
+                    {p.low} to {p.high}, middle {p.middle}
+                  </td>
+                </tr>
+              ))}
+          </tbody>
+        </table>
+      </VisuallyHidden>
     </figure>
   );
 }

@@ -1,3 +1,4 @@
+import { Button, Card, Group, Text } from '@mantine/core';
 import { sayWeekday } from '#core/kitchen';
 import type { EatAnswer } from '#core/queries';
 
@@ -5,18 +6,18 @@ import type { EatAnswer } from '#core/queries';
 export function CatchUp({ data, onLog }: { data: EatAnswer; onLog: (day: string) => void }) {
   if (data.quiet.length === 0) return null;
   return (
-    <section className="card" aria-label="Forgot to log">
+    <Card aria-label="Forgot to log">
       <h2>Forgot to log?</h2>
-      <p className="sub" style={{ fontSize: 15, marginBottom: 8 }}>
+      <Text c="dimmed" fz={15} mb={8}>
         Nothing is written down for these evenings. If dinner was fresh or out, leave them.
-      </p>
-      <div className="chips wrapchips">
+      </Text>
+      <Group gap={8} className="chips wrapchips">
         {data.quiet.toReversed().map((day) => (
-          <button type="button" key={day} className="chip" onClick={() => onLog(day)}>
+          <Button variant="chip" key={day} onClick={() => onLog(day)}>
             {sayWeekday(day)}
-          </button>
+          </Button>
         ))}
-      </div>
-    </section>
+      </Group>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, NativeSelect, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
@@ -7,6 +8,7 @@ import { useCommands } from '../sync/commands.ts';
 import { DueTag, NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf, datedAs } from '../ui/packWords.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 export const isDinner = (p: PackBrief): boolean => p.dinner;
 
@@ -23,49 +25,47 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   const put = (p: PackBrief, day: string): void =>
     void log(planFor([p], day), day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`);
   return (
-    <section className="card" aria-label="Eat first">
-      <div className="cardhead">
+    <Card aria-label="Eat first">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Eat first</h2>
-        <input
-          className="field"
+        <TextInput
+          w={170}
           type="search"
-          style={{ width: 170 }}
           placeholder="Name or code"
           aria-label="Filter eat first"
           value={q}
           onChange={(e) => setQ(e.currentTarget.value)}
         />
-      </div>
+      </Group>
       {list.length === 0 ? (
-        <p className="quiet">{data.eatFirst.length === 0 ? 'Nothing frozen is left. Plan a session.' : 'Nothing of that name.'}</p>
+        <Text inherit c="dimmed">
+          {data.eatFirst.length === 0 ? 'Nothing frozen is left. Plan a session.' : 'Nothing of that name.'}
+        </Text>
       ) : (
-        <ul
-          className="rows"
-          style={{ maxHeight: 860, overflow: 'auto', paddingRight: 6 }}
-          tabIndex={0}
-          aria-label="Packs, the soonest due first"
-        >
+        <Rows style={{ maxHeight: 860, overflow: 'auto', paddingRight: 6 }} tabIndex={0} aria-label="Packs, the soonest due first">
           {list.map((p) => (
             <li key={p.packId}>
               <KindMark kind={p.kind} size={24} />
-              <div className="grow">
+              <Box className="grow">
                 <Link className="main" to={`/p/${p.code}`}>
                   {p.name}, {amountOf(p)}
                 </Link>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {datedAs(p)}, {p.code}
-                </div>
+                </Text>
                 <NotFor says={p.notFor} />
-              </div>
+              </Box>
               {isDinner(p) && open && !p.planned && (
-                <button type="button" className="btn o s" onClick={() => put(p, open.day)}>
+                <Button variant="outline" size="sm" onClick={() => put(p, open.day)}>
                   for {sayNear(open.day, data.today)}
-                </button>
+                </Button>
               )}
               {isDinner(p) && (
-                <select
-                  className="field"
-                  style={{ minHeight: 32, padding: '3px 6px', fontSize: 15 }}
+                <NativeSelect
+                  mih={32}
+                  py={3}
+                  px={6}
+                  fz={15}
                   aria-label={`Evening for ${p.name} ${p.code}`}
                   value={p.planned?.day ?? ''}
                   onChange={(e) => put(p, e.currentTarget.value)}
@@ -79,16 +79,22 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
                   {p.planned && !data.evenings.some((e) => e.day === p.planned?.day) && (
                     <option value={p.planned.day}>{sayWeekday(p.planned.day)}</option>
                   )}
-                </select>
+                </NativeSelect>
               )}
-              <button type="button" className="link s" onClick={() => onLog(p.packId)} aria-label={`Log ${p.name} ${p.code} as eaten`}>
+              <Anchor
+                component="button"
+                size="xs"
+                type="button"
+                onClick={() => onLog(p.packId)}
+                aria-label={`Log ${p.name} ${p.code} as eaten`}
+              >
                 eaten
-              </button>
+              </Anchor>
               <DueTag due={p.due} />
             </li>
           ))}
-        </ul>
+        </Rows>
       )}
-    </section>
+    </Card>
   );
 }

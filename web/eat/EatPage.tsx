@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Stack, Text } from '@mantine/core';
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
@@ -13,6 +14,8 @@ import { EatFirst } from './EatFirst.tsx';
 import { Table } from './Evenings.tsx';
 import { Settle } from './Settle.tsx';
 import { SupplyCard } from './SupplyCard.tsx';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
 
@@ -51,18 +54,13 @@ export function EatPage() {
               }.`
         }
       >
-        <button type="button" className="btn" onClick={() => setLog('1')}>
-          Log a meal
-        </button>
+        <Button onClick={() => setLog('1')}>Log a meal</Button>
       </PageHead>
-      <div className="stack">
+      <Stack>
         <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
         <Settle data={data} onChanged={(packId, day) => setLog(packId, day)} />
         <Table data={data} />
-        <div
-          className="grid"
-          style={{ gridTemplateColumns: `repeat(${1 + (data.supplies.baby ? 1 : 0) + (data.supplies.broth ? 1 : 0)}, minmax(0,1fr))` }}
-        >
+        <Columns parts={[data.supplies.dinners, data.supplies.baby, data.supplies.broth].flatMap((x) => (x ? [1] : []))}>
           <SupplyCard today={data.today} supply={data.supplies.dinners} mark="meal" name="Dinners" />
           {data.supplies.baby && (
             <SupplyCard
@@ -73,62 +71,70 @@ export function EatPage() {
             />
           )}
           {data.supplies.broth && <SupplyCard today={data.today} supply={data.supplies.broth} mark="broth" name="Broth" />}
-        </div>
-        <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.25fr) minmax(0,1fr)', alignItems: 'start' }}>
+        </Columns>
+        <Columns align="start" parts={[1.25, 1]}>
           <EatFirst data={data} onLog={(packId) => setLog(packId)} />
-          <div className="stack">
+          <Stack>
             {data.fridge.length > 0 && (
-              <section className="card" aria-label="In the fridge">
+              <Card aria-label="In the fridge">
                 <h2>In the fridge</h2>
-                <ul className="rows">
+                <Rows>
                   {data.fridge.map((p) => (
                     <li key={p.packId}>
                       <KindMark kind={p.kind} size={22} />
-                      <div className="grow">
+                      <Box className="grow">
                         <Link className="main" to={`/p/${p.code}`}>
                           {p.name}, {amountOf(p)}
                         </Link>
                         <ColdLine pack={p} today={data.today} />
                         <NotFor says={p.notFor} />
-                      </div>
-                      <button type="button" className="link s" onClick={() => setLog(p.packId)}>
+                      </Box>
+                      <Anchor component="button" size="xs" type="button" onClick={() => setLog(p.packId)}>
                         eaten
-                      </button>
+                      </Anchor>
                       <DueTag due={p.due} />
                     </li>
                   ))}
-                </ul>
-              </section>
+                </Rows>
+              </Card>
             )}
             <CatchUp data={data} onLog={(day) => setLog('1', day)} />
-            <section className="card" aria-label="Dinners from here">
+            <Card aria-label="Dinners from here">
               <h2>Dinners from here</h2>
-              <Suspense fallback={<p className="quiet">Drawing...</p>}>
+              <Suspense
+                fallback={
+                  <Text inherit c="dimmed">
+                    Drawing...
+                  </Text>
+                }
+              >
                 <RunwayChart supply={data.supplies.dinners} />
               </Suspense>
-            </section>
-            <section className="card" aria-label="Lately">
+            </Card>
+            <Card aria-label="Lately">
               <h2>Lately</h2>
-              <ul className="rows">
+              <Rows>
                 {data.recent.slice(0, 8).map((r) => (
                   <li key={r.eventId} style={{ padding: '6px 0' }}>
-                    <span className="sub" style={{ width: 76 }}>
+                    <Text span size="xs" c="dimmed" w={76}>
                       {sayNear(r.day, data.today)}
-                    </span>
-                    <div className="grow">
+                    </Text>
+                    <Box className="grow">
                       {r.name}
-                      <div className="sub">{r.who || sayPortions(r.portions)}</div>
-                    </div>
+                      <Text component="div" size="xs" c="dimmed">
+                        {r.who || sayPortions(r.portions)}
+                      </Text>
+                    </Box>
                   </li>
                 ))}
-              </ul>
-              <p className="sub">
+              </Rows>
+              <Text size="xs" c="dimmed">
                 <Link to="/history">All of it, with undo</Link>
-              </p>
-            </section>
-          </div>
-        </div>
-      </div>
+              </Text>
+            </Card>
+          </Stack>
+        </Columns>
+      </Stack>
       {logging !== null && <LogMeal data={data} what={logging} day={params.get('day') ?? undefined} onClose={() => setLog(null)} />}
     </main>
   );

@@ -1,3 +1,4 @@
+import { Anchor, Box, Card, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
@@ -7,6 +8,7 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { Plates } from '../draw/Plates.tsx';
 import { NotFor } from '../ui/ui.tsx';
 import { isDinner } from './EatFirst.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 const dishesOn = (e: Evening) => [...new Map(e.packs.map((p) => [p.name, p])).values()];
 
@@ -17,36 +19,42 @@ const onPhone = 6;
 function EveningRows({ data, onClear }: { data: EatAnswer; onClear: (e: Evening) => void }) {
   const names = new Map(data.eaters.map((e) => [e.id, e.name]));
   return (
-    <ul className="rows phoneonly">
+    <Rows className="phoneonly">
       {data.evenings.slice(0, onPhone).map((e) => {
         const dishes = dishesOn(e);
         return (
           <li key={e.day} style={{ flexWrap: 'nowrap' }}>
-            <div style={{ width: 74, fontWeight: 700, color: e.day === data.today ? 'var(--tomato)' : 'var(--ink)' }}>
+            <Box w={74} fw={700} c={e.day === data.today ? 'var(--tomato)' : 'var(--ink)'}>
               {e.day === data.today ? 'Tonight' : `${shortWeekday(e.day)} ${Number(e.day.slice(8))}`}
-            </div>
+            </Box>
             <Plates quarters={e.quarters} covered={e.packs.filter(isDinner).reduce((s, p) => s + p.left * 4, 0)} size={30} />
-            <div className="grow">
+            <Box className="grow">
               {dishes.map((p) => (
                 <Link key={p.name} className="main" to={`/p/${p.code}`} style={{ padding: 0 }}>
                   {p.name}
                 </Link>
               ))}
-              <div className="sub">
+              <Text component="div" size="xs" c="dimmed">
                 {e.eaters.length === 0 ? 'nobody home' : e.eaters.map((x) => names.get(x.eaterId)).join(', ')}
                 {e.quarters > 0 && dishes.length === 0 ? (e.day === data.today && data.tonightLogged ? '; written down' : '; open') : ''}
-              </div>
+              </Text>
               <NotFor says={e.notFor} />
-            </div>
+            </Box>
             {dishes.length > 0 && (
-              <button type="button" className="link s" onClick={() => onClear(e)} aria-label={`Take everything off ${sayWeekday(e.day)}`}>
+              <Anchor
+                component="button"
+                size="xs"
+                type="button"
+                onClick={() => onClear(e)}
+                aria-label={`Take everything off ${sayWeekday(e.day)}`}
+              >
                 take off
-              </button>
+              </Anchor>
             )}
           </li>
         );
       })}
-    </ul>
+    </Rows>
   );
 }
 
@@ -56,56 +64,66 @@ export function Table({ data }: { data: EatAnswer }) {
   const names = new Map(data.eaters.map((e) => [e.id, e.name]));
   const clear = (e: Evening): void => void log(planFor(e.packs, undefined), `${sayNear(e.day, data.today)} is open again`);
   return (
-    <section className="card" aria-label="The coming evenings" style={{ paddingBottom: 10 }}>
+    <Card pb={10} aria-label="The coming evenings">
       <EveningRows data={data} onClear={clear} />
       <div
         className="deskonly"
         style={{ display: 'grid', gridTemplateColumns: `repeat(${data.evenings.length}, minmax(0,1fr))`, columnGap: 8 }}
       >
         {data.evenings.map((e) => (
-          <div
+          <Box
+            ta="center"
+            mih={62}
             key={`p${e.day}`}
-            style={{ textAlign: 'center', alignSelf: 'end', minHeight: 62, display: 'flex', alignItems: 'end', justifyContent: 'center' }}
+            style={{ alignSelf: 'end', display: 'flex', alignItems: 'end', justifyContent: 'center' }}
           >
             <Plates quarters={e.quarters} covered={e.packs.filter(isDinner).reduce((s, p) => s + p.left * 4, 0)} size={34} />
-          </div>
+          </Box>
         ))}
-        <div style={{ gridColumn: '1/-1', height: 6, background: 'var(--kind-bread)', borderRadius: 3 }} aria-hidden="true" />
+        <Box h={6} bg="var(--kind-bread)" style={{ gridColumn: '1/-1', borderRadius: 3 }} aria-hidden="true" />
         {data.evenings.map((e) => {
           const dishes = dishesOn(e);
           return (
-            <div key={e.day} style={{ paddingTop: 6, minWidth: 0 }}>
-              <div style={{ fontWeight: e.day === data.today ? 700 : 600, color: e.day === data.today ? 'var(--tomato)' : 'var(--ink)' }}>
+            <Box pt={6} miw={0} key={e.day}>
+              <Box fw={e.day === data.today ? 700 : 600} c={e.day === data.today ? 'var(--tomato)' : 'var(--ink)'}>
                 {e.day === data.today ? 'Tonight' : `${shortWeekday(e.day)} ${Number(e.day.slice(8))}`}
-              </div>
-              <div className="sub">{e.eaters.length === 0 ? 'nobody home' : e.eaters.map((x) => names.get(x.eaterId)).join(', ')}</div>
+              </Box>
+              <Text component="div" size="xs" c="dimmed">
+                {e.eaters.length === 0 ? 'nobody home' : e.eaters.map((x) => names.get(x.eaterId)).join(', ')}
+              </Text>
               {dishes.map((p) => (
-                <div key={p.name} style={{ marginTop: 6, fontSize: 15, lineHeight: 1.25 }}>
+                <Box mt={6} fz={15} lh={1.25} key={p.name}>
                   <KindMark kind={p.kind} size={16} />{' '}
                   <Link to={`/p/${p.code}`} style={{ color: 'var(--ink)' }}>
                     {p.name}
                   </Link>
-                  <div className="sub">
+                  <Text component="div" size="xs" c="dimmed">
                     {countOf(e.packs.filter((x) => x.name === p.name).length, 'pack')}
                     {p.status === 'fridge' ? ', thawed' : ''}
-                  </div>
-                </div>
+                  </Text>
+                </Box>
               ))}
               <NotFor says={e.notFor} />
               {e.quarters > 0 && dishes.length === 0 && (
-                <div className="sub" style={{ marginTop: 6 }}>
+                <Text component="div" size="xs" c="dimmed" mt={6}>
                   {e.day === data.today && data.tonightLogged ? 'eaten, written down' : 'open'}
-                </div>
+                </Text>
               )}
               {dishes.length > 0 && (
-                <button type="button" className="link s" onClick={() => clear(e)} aria-label={`Take everything off ${sayWeekday(e.day)}`}>
+                <Anchor
+                  component="button"
+                  size="xs"
+                  type="button"
+                  onClick={() => clear(e)}
+                  aria-label={`Take everything off ${sayWeekday(e.day)}`}
+                >
                   take off
-                </button>
+                </Anchor>
               )}
-            </div>
+            </Box>
           );
         })}
       </div>
-    </section>
+    </Card>
   );
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core';
+import { Box, Button, Group, Modal, NativeSelect, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { eat } from '#core/commands';
 import type { Meal } from '#core/contract';
@@ -12,6 +12,9 @@ import { useOnce } from '../ui/useOnce.ts';
 import { NotFor, Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf, datedAs } from '../ui/packWords.ts';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 type Rest = 'fridge' | 'freezer' | 'binned';
 
@@ -65,26 +68,26 @@ function Form({
   };
   return (
     <>
-      <div className="row" style={{ marginBottom: 12 }}>
+      <Group wrap="nowrap" mb={12}>
         <KindMark kind={first.kind} size={34} />
-        <div className="grow">
-          <h2 style={{ margin: 0 }}>{first.name}</h2>
-          <div className="sub" style={{ fontSize: 15 }}>
+        <Box className="grow">
+          <Title order={2} m={0}>
+            {first.name}
+          </Title>
+          <Text component="div" c="dimmed" fz={15}>
             {packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, {datedAs(first)}
-          </div>
-        </div>
-        <button type="button" className="btn o s" onClick={onBack}>
+          </Text>
+        </Box>
+        <Button variant="outline" size="sm" onClick={onBack}>
           Another pack
-        </button>
-      </div>
+        </Button>
+      </Group>
       <NotFor says={warned} />
-      {first.cold === 'thawing' && (
-        <p className="note warn">It is still thawing: some ice may be left. Heat it by the minutes from frozen.</p>
-      )}
-      <div className="row wrap" style={{ marginBottom: 12 }}>
-        <label className="row" style={{ gap: 8 }}>
+      {first.cold === 'thawing' && <Note tone="warn">It is still thawing: some ice may be left. Heat it by the minutes from frozen.</Note>}
+      <Group mb={12}>
+        <Group wrap="nowrap" component="label" gap={8}>
           Day{' '}
-          <select className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+          <NativeSelect value={day} onChange={(e) => setDay(e.currentTarget.value)}>
             {[0, -1, -2, -3, -4, -5, -6]
               .map((n) => addDays(data.today, n))
               .map((d) => (
@@ -92,83 +95,73 @@ function Form({
                   {sayNear(d, data.today)}
                 </option>
               ))}
-          </select>
-        </label>
-        <div className="chips" role="group" aria-label="Meal">
+          </NativeSelect>
+        </Group>
+        <Group gap={8} className="chips" role="group" aria-label="Meal">
           {meals.map((m) => (
-            <button type="button" key={m} className="chip" aria-pressed={m === meal} onClick={() => setMeal(m)}>
+            <Button variant="chip" key={m} aria-pressed={m === meal} onClick={() => setMeal(m)}>
               {m}
-            </button>
+            </Button>
           ))}
-        </div>
-      </div>
-      <div className="grid" style={{ gridTemplateColumns: '1fr 1fr', gap: 10 }}>
+        </Group>
+      </Group>
+      <Columns parts={[1, 1]} gap={10}>
         {data.eaters.map((e) => (
-          <div
+          <Note
+            bg={(eaten[e.id] ?? 0) > 0 ? 'var(--pale)' : 'var(--card)'}
             key={e.id}
-            className="note row"
-            style={{
-              justifyContent: 'space-between',
-              background: (eaten[e.id] ?? 0) > 0 ? 'var(--pale)' : 'var(--card)',
-              border: '1.5px solid var(--rim-soft)',
-            }}
+            style={{ justifyContent: 'space-between', border: '1.5px solid var(--rim-soft)' }}
           >
-            <b>{e.name}</b>
-            <Stepper
-              label={e.name}
-              value={eaten[e.id] ?? 0}
-              step={step}
-              say={sayPortions}
-              onChange={(n) => setEaten({ ...eaten, [e.id]: n })}
-            />
-          </div>
+            <Group wrap="nowrap">
+              <b>{e.name}</b>
+              <Stepper
+                label={e.name}
+                value={eaten[e.id] ?? 0}
+                step={step}
+                say={sayPortions}
+                onChange={(n) => setEaten({ ...eaten, [e.id]: n })}
+              />
+            </Group>
+          </Note>
         ))}
-        <div
-          className="note row"
-          style={{ justifyContent: 'space-between', background: 'var(--card)', border: '1.5px solid var(--rim-soft)' }}
-        >
-          <span>Guests</span>
-          <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={setGuests} />
-        </div>
-      </div>
+        <Note bg="var(--card)" style={{ justifyContent: 'space-between', border: '1.5px solid var(--rim-soft)' }}>
+          <Group wrap="nowrap">
+            <span>Guests</span>
+            <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={setGuests} />
+          </Group>
+        </Note>
+      </Columns>
       {over && (
-        <p className="note warn" role="alert" style={{ marginTop: 12 }}>
+        <Note tone="warn" mt={12} role="alert">
           That is {sayPortions(total - held)} more than these packs hold. Take some off, or add another pack of it from the store.
-        </p>
+        </Note>
       )}
       {stays > 0 && !over && (
-        <div className="note good" style={{ marginTop: 12 }}>
-          <div className="row wrap">
-            <span className="grow">
+        <Note tone="good" mt={12}>
+          <Group>
+            <Text className="grow" span inherit>
               <b>
                 {sayPortions(stays)} {portionName(first.kind, stays)}
               </b>{' '}
               {stays === 1 ? 'stays' : 'stay'}: where?
-            </span>
+            </Text>
             {(['fridge', 'freezer', 'binned'] as const).map((r) => (
-              <button type="button" key={r} className="chip" aria-pressed={rest === r} onClick={() => setRest(r)}>
+              <Button variant="chip" key={r} aria-pressed={rest === r} onClick={() => setRest(r)}>
                 {r === 'binned' ? 'binned' : `in the ${r}`}
-              </button>
+              </Button>
             ))}
-          </div>
-          {rest === 'fridge' && <div style={{ marginTop: 6 }}>A fridge clock starts now; it then comes first in Eat first.</div>}
+          </Group>
+          {rest === 'fridge' && <Box mt={6}>A fridge clock starts now; it then comes first in Eat first.</Box>}
           {rest === 'freezer' && first.status === 'fridge' && (
-            <div style={{ marginTop: 6 }}>
-              It has thawed: freezing it again is not advised. Take this only when the rest was still frozen.
-            </div>
+            <Box mt={6}>It has thawed: freezing it again is not advised. Take this only when the rest was still frozen.</Box>
           )}
-        </div>
+        </Note>
       )}
-      <div className="row stickydown" style={{ marginTop: 16 }}>
-        <button
-          type="button"
-          className="btn l grow"
-          disabled={busy || over || (total === 0 && rest !== 'binned')}
-          onClick={() => once(save)}
-        >
+      <Group wrap="nowrap" mt={16} className="stickydown">
+        <Button className="grow" size="lg" disabled={busy || over || (total === 0 && rest !== 'binned')} onClick={() => once(save)}>
           Log it
-        </button>
-      </div>
+        </Button>
+      </Group>
     </>
   );
 }
@@ -189,7 +182,11 @@ export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: s
     <Modal
       opened
       onClose={onClose}
-      title={<span className="mid">Who ate what?</span>}
+      title={
+        <Text span variant="mid">
+          Who ate what?
+        </Text>
+      }
       size={640}
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
@@ -197,9 +194,9 @@ export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: s
         <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} asked={day} onClose={onClose} onBack={() => setPacks([])} />
       ) : (
         <>
-          <input
-            className="field"
-            style={{ width: '100%', marginBottom: 10 }}
+          <TextInput
+            w="100%"
+            mb={10}
             type="search"
             data-autofocus
             placeholder="Name, or the code on the lid"
@@ -208,25 +205,25 @@ export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: s
             onChange={(e) => setQ(e.currentTarget.value)}
           />
           {found.length === 0 ? (
-            <p className="note warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</p>
+            <Note tone="warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</Note>
           ) : (
-            <ul className="rows" style={{ maxHeight: 420, overflow: 'auto' }} tabIndex={0} aria-label="Packs">
+            <Rows style={{ maxHeight: 420, overflow: 'auto' }} tabIndex={0} aria-label="Packs">
               {found.slice(0, 40).map((p) => (
                 <li key={p.packId}>
                   <KindMark kind={p.kind} size={24} />
-                  <div className="grow">
+                  <Box className="grow">
                     <b>{p.name}</b>
-                    <div className="sub">
+                    <Text component="div" size="xs" c="dimmed">
                       {p.code}, {amountOf(p)}
                       {p.status === 'fridge' ? ', in the fridge' : ''}
-                    </div>
-                  </div>
-                  <button type="button" className="btn o s" onClick={() => take(p)}>
+                    </Text>
+                  </Box>
+                  <Button variant="outline" size="sm" onClick={() => take(p)}>
                     This one
-                  </button>
+                  </Button>
                 </li>
               ))}
-            </ul>
+            </Rows>
           )}
         </>
       )}

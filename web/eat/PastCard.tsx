@@ -1,3 +1,4 @@
+import { Box, Button, Card, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { bin } from '#core/commands';
 import type { Kind } from '#core/contract';
@@ -5,6 +6,7 @@ import { sayNear } from '#core/kitchen';
 import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf } from '../ui/packWords.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 /** A pack past its day in the fridge. */
 export interface PastPack {
@@ -22,31 +24,29 @@ export function PastCard({ packs, today }: { packs: readonly PastPack[]; today: 
   const { log } = useCommands();
   if (packs.length === 0) return null;
   return (
-    <section className="card" aria-label="Past their day" style={{ borderTopColor: 'var(--tomato)', marginBottom: 16 }}>
+    <Card mb={16} aria-label="Past their day" style={{ borderTopColor: 'var(--tomato)' }}>
       <h2>{packs.length === 1 ? 'Binned, or eaten?' : 'Were these binned, or eaten?'}</h2>
-      <ul className="rows">
+      <Rows>
         {packs.map((p) => (
           <li key={p.packId}>
             <KindMark kind={p.kind} size={24} />
-            <div className="grow">
+            <Box className="grow">
               <Link className="main" to={`/p/${p.code}`}>
                 {p.name}, {amountOf(p)}
               </Link>
-              <div className="sub">to be eaten by {sayNear(p.eatBy, today)}, out of the freezer. It counts as no dinner any more.</div>
-            </div>
-            <button
-              type="button"
-              className="btn s"
-              onClick={() => void log([bin(p, p.left, 'past its day in the fridge')], `${p.name} is binned`)}
-            >
+              <Text component="div" size="xs" c="dimmed">
+                to be eaten by {sayNear(p.eatBy, today)}, out of the freezer. It counts as no dinner any more.
+              </Text>
+            </Box>
+            <Button size="sm" onClick={() => void log([bin(p, p.left, 'past its day in the fridge')], `${p.name} is binned`)}>
               Binned
-            </button>
-            <Link className="btn o s" to={`/eat?log=${p.packId}`}>
+            </Button>
+            <Button component={Link} variant="outline" size="sm" to={`/eat?log=${p.packId}`}>
               Eaten
-            </Link>
+            </Button>
           </li>
         ))}
-      </ul>
-    </section>
+      </Rows>
+    </Card>
   );
 }

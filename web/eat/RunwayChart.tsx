@@ -1,3 +1,4 @@
+import { Box, Table, Text, VisuallyHidden } from '@mantine/core';
 import { Area, CartesianGrid, ComposedChart, Line, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import { sayDay, sayDayYear, sayPortions } from '#core/kitchen';
 import type { Supply } from '#core/session';
@@ -5,10 +6,15 @@ import type { Supply } from '#core/session';
 /** Portions left over the days: the middle line and the band between its 10 and 90 % quantiles. */
 export default function RunwayChart({ supply }: { supply: Supply }) {
   const r = supply.runway;
-  if (r.points.length < 2 || r.left <= 0) return <p className="quiet">Nothing is in store, so there is nothing to draw.</p>;
+  if (r.points.length < 2 || r.left <= 0)
+    return (
+      <Text inherit c="dimmed">
+        Nothing is in store, so there is nothing to draw.
+      </Text>
+    );
   const rows = r.points.map((p) => ({ day: p.day, band: [p.low, p.high] as [number, number], middle: p.middle }));
   return (
-    <div role="img" aria-label={`${supply.unit} ${supply.says}`} style={{ height: 220 }}>
+    <Box h={220} role="img" aria-label={`${supply.unit} ${supply.says}`}>
       <ResponsiveContainer width="100%" height="100%" initialDimension={{ width: 420, height: 220 }}>
         <ComposedChart data={rows} margin={{ top: 6, right: 8, bottom: 0, left: -18 }} accessibilityLayer={false}>
           <CartesianGrid stroke="var(--line)" vertical={false} />
@@ -40,29 +46,31 @@ export default function RunwayChart({ supply }: { supply: Supply }) {
           )}
         </ComposedChart>
       </ResponsiveContainer>
-      <table className="sr">
-        <caption>Portions left by day</caption>
-        <thead>
-          <tr>
-            <th>day</th>
-            <th>low</th>
-            <th>likely</th>
-            <th>high</th>
-          </tr>
-        </thead>
-        <tbody>
-          {r.points
-            .filter((_, i) => i % 5 === 0)
-            .map((p) => (
-              <tr key={p.day}>
-                <th>{sayDayYear(p.day)}</th>
-                <td>{p.low}</td>
-                <td>{p.middle}</td>
-                <td>{p.high}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
-    </div>
+      <VisuallyHidden>
+        <Table>
+          <Table.Caption>Portions left by day</Table.Caption>
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>day</Table.Th>
+              <Table.Th>low</Table.Th>
+              <Table.Th>likely</Table.Th>
+              <Table.Th>high</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
+            {r.points
+              .filter((_, i) => i % 5 === 0)
+              .map((p) => (
+                <Table.Tr key={p.day}>
+                  <Table.Th>{sayDayYear(p.day)}</Table.Th>
+                  <Table.Td>{p.low}</Table.Td>
+                  <Table.Td>{p.middle}</Table.Td>
+                  <Table.Td>{p.high}</Table.Td>
+                </Table.Tr>
+              ))}
+          </Table.Tbody>
+        </Table>
+      </VisuallyHidden>
+    </Box>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Text } from '@mantine/core';
 import { eat, planFor, type Act } from '#core/commands';
 import { countOf, sayNear } from '#core/kitchen';
 import { eatenAsPlanned } from '#core/eat';
@@ -5,6 +6,7 @@ import type { EatAnswer, PackBrief } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf } from '../ui/packWords.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Enough for a minute; the rest comes after. */
 const atOnce = 5;
@@ -47,46 +49,47 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
     return rows.map((r) => eat(packs.get(r.packId) ?? r, r.data));
   };
   return (
-    <section className="card" aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
-      <div className="cardhead">
+    <Card aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>{asked.length === 1 ? 'Was it eaten?' : `Were these ${asked.length} eaten?`}</h2>
         {asked.length > 1 && (
-          <button
-            type="button"
-            className="btn s"
+          <Button
+            size="sm"
             onClick={() => void log(asked.flatMap(planned), `${countOf(asked.length, 'dish', 'dishes')}: eaten as planned`)}
           >
             All as planned
-          </button>
+          </Button>
         )}
-      </div>
-      <ul className="rows">
+      </Group>
+      <Rows>
         {asked.map((q) => (
           <li key={q.first.packId}>
             <KindMark kind={q.first.kind} size={24} />
-            <div className="grow">
+            <Box className="grow">
               <b>
                 {q.first.name}, {amountOf({ kind: q.first.kind, left: q.packs.reduce((s, p) => s + p.left, 0) })}
               </b>
-              <div className="sub">planned for {sayNear(q.day, data.today)}, nobody said. Not counted in the store until you do.</div>
-            </div>
-            <button type="button" className="btn s" onClick={() => void log(planned(q), `${q.first.name}: eaten as planned`)}>
+              <Text component="div" size="xs" c="dimmed">
+                planned for {sayNear(q.day, data.today)}, nobody said. Not counted in the store until you do.
+              </Text>
+            </Box>
+            <Button size="sm" onClick={() => void log(planned(q), `${q.first.name}: eaten as planned`)}>
               As planned
-            </button>
-            <button type="button" className="btn o s" onClick={() => onChanged(q.first.packId, q.day)}>
+            </Button>
+            <Button variant="outline" size="sm" onClick={() => onChanged(q.first.packId, q.day)}>
               Changed
-            </button>
-            <button
-              type="button"
-              className="btn o s"
-              onClick={() => void log(planFor(q.packs, undefined), `${q.first.name} is still there`)}
-            >
+            </Button>
+            <Button variant="outline" size="sm" onClick={() => void log(planFor(q.packs, undefined), `${q.first.name} is still there`)}>
               Still there
-            </button>
+            </Button>
           </li>
         ))}
-      </ul>
-      {all.length > asked.length && <p className="sub">{all.length - asked.length} more after these.</p>}
-    </section>
+      </Rows>
+      {all.length > asked.length && (
+        <Text size="xs" c="dimmed">
+          {all.length - asked.length} more after these.
+        </Text>
+      )}
+    </Card>
   );
 }

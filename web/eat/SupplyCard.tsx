@@ -1,3 +1,4 @@
+import { Card, Group, Text } from '@mantine/core';
 import { sayDay, sayPortions } from '#core/kitchen';
 import type { Supply } from '#core/session';
 import { Why } from '../ui/ui.tsx';
@@ -16,25 +17,29 @@ export function SupplyCard({
 }) {
   const r = supply.runway;
   return (
-    <section className="card" aria-label={name}>
-      <div className="cardhead">
-        <span className="row" style={{ gap: 8 }}>
+    <Card aria-label={name}>
+      <Group justify="space-between" align="baseline" mb={8}>
+        <Group wrap="nowrap" component="span" gap={8}>
           <KindMark kind={mark} size={20} />
           <span>{name}</span>
-        </span>
+        </Group>
         <Why label={name}>
           {sayPortions(r.left)} units in store. Eaten so far: {Math.round(r.rate.k * 100)} % of what was asked for ({r.rate.loggedDays} days
           with a log, the last four weeks weigh most). The dates are the 10, 50 and 90 % points of what may come.
         </Why>
-      </div>
+      </Group>
       <div>
-        <span className="big">{supply.count}</span>
-        <span className="unit">{supply.unit}</span>
+        <Text span variant="big">
+          {supply.count}
+        </Text>
+        <Text span variant="unit">
+          {supply.unit}
+        </Text>
       </div>
-      <p className="sub" style={{ fontSize: 15 }}>
+      <Text c="dimmed" fz={15}>
         {supply.says}
         {r.cookBy && r.parPortions > 0 ? (r.cookBy > today ? `. Cook by ${sayDay(r.cookBy)}` : '. Time to cook again') : ''}
-      </p>
-    </section>
+      </Text>
+    </Card>
   );
 }

@@ -1,4 +1,4 @@
-import { Stack } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
 import type { RestoreLook } from '#core/queries';
@@ -7,6 +7,8 @@ import { JobProgress } from '../ui/JobProgress.tsx';
 import { useAppDispatch } from '../sync/store.ts';
 import { PageHead, Waiting } from '../ui/ui.tsx';
 import { useJob } from '../sync/useJob.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { Note } from '../ui/Note.tsx';
 
 /** The household's file is damaged: what is known, the copies that can take its place, and beginning anew. Nothing happens by itself. */
 export function DamagePage() {
@@ -36,33 +38,32 @@ export function DamagePage() {
     <main className="page">
       <PageHead title="The household’s file is damaged" lead="Nothing was changed, and what you enter waits on this device." />
       <Stack>
-        <section className="card" aria-label="What happened">
+        <Card aria-label="What happened">
           <p>{data.damage?.why ?? 'It has been mended.'}</p>
-          <p className="quiet">
+          <Text inherit c="dimmed">
             A disk that fails, a power cut or another program may have done it. The damaged file stays in its folder ({data.file}) under
             another name, for whoever can still read something from it.
-          </p>
-        </section>
-        <section className="card" aria-label="Take a copy">
+          </Text>
+        </Card>
+        <Card aria-label="Take a copy">
           <h2>Put a copy in its place</h2>
           {data.copies.length === 0 ? (
-            <p className="quiet">
+            <Text inherit c="dimmed">
               There is no copy in Tambo’s folder. If you have taken one away, put the file into its “backups” folder and look again.
-            </p>
+            </Text>
           ) : (
-            <ul className="rows">
+            <Rows>
               {data.copies.map((c, i) => (
                 <li key={c.name}>
-                  <div className="grow">
+                  <Box className="grow">
                     <b>{sayDayYear(c.day)}</b>
-                    <div className="sub">
+                    <Text component="div" size="xs" c="dimmed">
                       made at {clockOf(c.madeAt, zone)}
                       {i === 0 ? ', the newest' : ''}
-                    </div>
-                  </div>
-                  <button
-                    type="button"
-                    className={i === 0 ? 'btn' : 'btn o'}
+                    </Text>
+                  </Box>
+                  <Button
+                    variant={i === 0 ? 'filled' : 'outline'}
                     disabled={busy || looking.running}
                     onClick={() =>
                       looking.start(async () => {
@@ -73,56 +74,50 @@ export function DamagePage() {
                     }
                   >
                     Look at it
-                  </button>
+                  </Button>
                 </li>
               ))}
-            </ul>
+            </Rows>
           )}
           <JobProgress run={looking} />
           {look && chosen && (
-            <div className="note good" style={{ marginTop: 12 }}>
+            <Note tone="good" mt={12}>
               <p>
                 This copy is whole: {look.manifest.household}, {look.manifest.counts.inStore} packs in store, {look.manifest.counts.events}{' '}
                 entries, made on {sayDayYear(dayOf(look.manifest.madeAt, zone))}. What was entered after that is only in the damaged file,
                 and what still waits on a device is sent as ever.
               </p>
-              <button
-                type="button"
-                className="btn"
-                style={{ marginTop: 10 }}
-                disabled={busy}
-                onClick={() => act(takeCopy(chosen.id).unwrap())}
-              >
+              <Button mt={10} disabled={busy} onClick={() => act(takeCopy(chosen.id).unwrap())}>
                 Put this copy in place
-              </button>
-            </div>
+              </Button>
+            </Note>
           )}
-        </section>
-        <section className="card" aria-label="Begin anew">
+        </Card>
+        <Card aria-label="Begin anew">
           <h2>Or begin anew</h2>
-          <p className="quiet">
+          <Text inherit c="dimmed">
             The damaged file is put aside and Tambo begins with an empty household. A copy can still be put in place later.
-          </p>
+          </Text>
           {sure ? (
-            <div className="row" style={{ marginTop: 10 }}>
-              <button type="button" className="btn" disabled={busy} onClick={() => act(putAside().unwrap())}>
+            <Group wrap="nowrap" mt={10}>
+              <Button disabled={busy} onClick={() => act(putAside().unwrap())}>
                 Yes, begin with nothing
-              </button>
-              <button type="button" className="btn o" onClick={() => setSure(false)}>
+              </Button>
+              <Button variant="outline" onClick={() => setSure(false)}>
                 No
-              </button>
-            </div>
+              </Button>
+            </Group>
           ) : (
-            <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => setSure(true)}>
+            <Button variant="outline" mt={10} onClick={() => setSure(true)}>
               Put the file aside
-            </button>
+            </Button>
           )}
-        </section>
+        </Card>
       </Stack>
       {problem && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       )}
     </main>
   );

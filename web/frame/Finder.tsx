@@ -1,10 +1,11 @@
-import { Modal } from '@mantine/core';
+import { Modal, Text, TextInput } from '@mantine/core';
 import { IconBolt, IconBook2, IconCalendarEvent, IconCarrot, IconPackage } from '@tabler/icons-react';
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { find, type FindEntry } from '#core/queries';
 import { useFindQuery } from '../sync/api.ts';
 import { actions } from './actions.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 const icons = { action: IconBolt, recipe: IconBook2, session: IconCalendarEvent, pack: IconPackage, ingredient: IconCarrot } as const;
 const names = { action: 'do', recipe: 'recipe', session: 'session', pack: 'pack', ingredient: 'ingredient' } as const;
@@ -45,12 +46,18 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
       onClose={onClose}
       size={620}
       yOffset="8vh"
-      title={<span className="mid">{byCode ? 'Which pack?' : 'Find'}</span>}
+      title={
+        <Text span variant="mid">
+          {byCode ? 'Which pack?' : 'Find'}
+        </Text>
+      }
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
-      <input
-        className="field"
-        style={{ width: '100%', fontSize: 19, minHeight: 48, marginTop: 6 }}
+      <TextInput
+        w="100%"
+        fz={19}
+        mih={48}
+        mt={6}
         data-autofocus
         role="combobox"
         aria-expanded={found.length > 0}
@@ -67,26 +74,33 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
         onKeyDown={onKey}
       />
       {typed.trim() && found.length === 0 && (
-        <p className="quiet" style={{ padding: '14px 4px' }} role="status">
+        <Text inherit c="dimmed" py={14} px={4} role="status">
           Nothing of that name or code. Codes have five signs, such as K4MD8; an eaten pack is in History.
-        </p>
+        </Text>
       )}
-      <ul className="rows findlist" id={listId} role="listbox" aria-label="Found">
+      <Rows className="findlist" id={listId} role="listbox" aria-label="Found">
         {found.map((e, i) => {
           const Icon = icons[e.type];
           return (
             // the keys stand on the field above, as a combobox has them
             <li key={e.type + e.id} id={`${listId}-${i}`} role="option" aria-selected={i === chosen} onClick={() => go(e)}>
               <Icon size={22} stroke={1.7} aria-hidden />
-              <span className="grow">
+              <Text className="grow" span inherit>
                 <b>{e.name}</b>
-                {e.type !== 'action' && <span className="sub"> {e.note}</span>}
-              </span>
-              <span className="sub">{names[e.type]}</span>
+                {e.type !== 'action' && (
+                  <Text span size="xs" c="dimmed">
+                    {' '}
+                    {e.note}
+                  </Text>
+                )}
+              </Text>
+              <Text span size="xs" c="dimmed">
+                {names[e.type]}
+              </Text>
             </li>
           );
         })}
-      </ul>
+      </Rows>
     </Modal>
   );
 }

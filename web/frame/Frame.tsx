@@ -1,3 +1,4 @@
+import { Box, Button, Group, Text, UnstyledButton } from '@mantine/core';
 import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigation } from 'react-router';
@@ -12,6 +13,7 @@ import { StoreStrip } from './StoreStrip.tsx';
 import { useAppSelector } from '../sync/store.ts';
 import { ToastBar } from './ToastBar.tsx';
 import { useKeys } from './useKeys.ts';
+import { Note } from '../ui/Note.tsx';
 
 const bringFinder = () => import('./Finder.tsx');
 const Finder = lazy(bringFinder);
@@ -41,23 +43,25 @@ function ToSettle({ data }: { data: FrameAnswer | undefined }) {
   const more = (data?.clashes.length ?? 0) + (data?.unreadable.length ?? 0) - 1;
   if ((!clash && !broken) || pathname === '/settle') return null;
   return (
-    <div className="banner note warn row" role="status">
-      <span className="grow">
-        {clash ? (
-          <>
-            <b>{clash.name ?? clash.label}</b> was changed in two places; both versions are kept.
-          </>
-        ) : (
-          <>
-            <b>{broken?.name ?? 'Something'}</b> cannot be read; everything else goes on.
-          </>
-        )}
-        {more > 0 && ` ${more} more to settle.`}
-      </span>
-      <Link className="btn o s" to="/settle">
-        {clash ? 'Choose' : 'Look'}
-      </Link>
-    </div>
+    <Note tone="warn" className="banner" role="status">
+      <Group wrap="nowrap">
+        <Text className="grow" span inherit>
+          {clash ? (
+            <>
+              <b>{clash.name ?? clash.label}</b> was changed in two places; both versions are kept.
+            </>
+          ) : (
+            <>
+              <b>{broken?.name ?? 'Something'}</b> cannot be read; everything else goes on.
+            </>
+          )}
+          {more > 0 && ` ${more} more to settle.`}
+        </Text>
+        <Button component={Link} variant="outline" size="sm" to="/settle">
+          {clash ? 'Choose' : 'Look'}
+        </Button>
+      </Group>
+    </Note>
   );
 }
 
@@ -68,7 +72,7 @@ function Notes({ zone }: { zone: string }) {
   return (
     <>
       {!online && (
-        <div className="banner note warn" role="status">
+        <Note tone="warn" className="banner" role="status">
           <b>{shut ? 'This device is not let in, kept here.' : (notNow ?? 'No connection, kept here.')}</b>{' '}
           {pending.length > 0
             ? `${pending.length === 1 ? `“${pending[0]?.label ?? ''}” waits` : `${pending.length} entries wait`} on this device and ${
@@ -77,35 +81,41 @@ function Notes({ zone }: { zone: string }) {
             : ''}
           {asOf ? `You see the household of ${clockOf(asOf, zone)}${pending.length > 0 ? ' with what you entered since' : ''}. ` : ''}
           Go on working.
-        </div>
+        </Note>
       )}
       {notKept && (
-        <div className="banner note bad" role="alert">
+        <Note tone="bad" className="banner" role="alert">
           <b>This device has no room left.</b> What you enter now waits in this page alone: leave it open until it is sent, or free some
           space.
-        </div>
+        </Note>
       )}
       {refused.map((r) => (
-        <div className="banner note bad row" role="alert" key={r.seq}>
-          <div className="grow">
-            <b>{r.label}:</b> {r.message}{' '}
-            {r.refusals
-              .slice(0, 3)
-              .map((x) => `${x.path}: expected ${x.expected}, got ${x.got}`)
-              .join('; ')}
-          </div>
-          <button type="button" className="btn o s" onClick={() => void putRefusedAside(r.seq)}>
-            Put aside
-          </button>
-        </div>
+        <Note tone="bad" className="banner" role="alert" key={r.seq}>
+          <Group wrap="nowrap">
+            <Box className="grow">
+              <b>{r.label}:</b> {r.message}{' '}
+              {r.refusals
+                .slice(0, 3)
+                .map((x) => `${x.path}: expected ${x.expected}, got ${x.got}`)
+                .join('; ')}
+            </Box>
+            <Button variant="outline" size="sm" onClick={() => void putRefusedAside(r.seq)}>
+              Put aside
+            </Button>
+          </Group>
+        </Note>
       ))}
       {newVersion && (
-        <div className="banner note row" role="status">
-          <span className="grow">A newer Tambo is here.</span>
-          <button type="button" className="btn s" onClick={takeOver}>
-            Take it
-          </button>
-        </div>
+        <Note className="banner" role="status">
+          <Group wrap="nowrap">
+            <Text className="grow" span inherit>
+              A newer Tambo is here.
+            </Text>
+            <Button size="sm" onClick={takeOver}>
+              Take it
+            </Button>
+          </Group>
+        </Note>
       )}
     </>
   );
@@ -134,37 +144,43 @@ export function Frame() {
   const close = useCallback(() => setOpen(undefined), []);
   return (
     <div className="frame">
-      <a href="#main" className="btn skip">
+      <Button component="a" href="#main" className="skip">
         Skip to the page
-      </a>
+      </Button>
       <Rail />
       <header className="topstrip">
         {data ? (
           <>
             <Link to="/eat" className="supply" aria-label={`${data.supplies.dinners.count} dinners left, ${data.supplies.dinners.says}`}>
-              <span className="big">{data.supplies.dinners.count}</span>
-              <span className="unit">dinners</span>
+              <Text span variant="big">
+                {data.supplies.dinners.count}
+              </Text>
+              <Text span variant="unit">
+                dinners
+              </Text>
               <small>{data.supplies.dinners.says.replace(/ \(.*/, '')}</small>
             </Link>
             <StoreStrip marks={data.strip} today={data.today} />
-            <button type="button" className="topfind" aria-label="Find (Ctrl K)" title="Find: Ctrl K" onClick={() => onFind(false)}>
+            <UnstyledButton className="topfind" aria-label="Find (Ctrl K)" title="Find: Ctrl K" onClick={() => onFind(false)}>
               <IconSearch size={22} stroke={2} aria-hidden />
-            </button>
-            <Link to="/eat?log=1" className="btn o logbtn" title="Key e">
+            </UnstyledButton>
+            <Button component={Link} variant="outline" to="/eat?log=1" className="logbtn" title="Key e">
               Log eaten
-            </Link>
-            <button type="button" className="topmore" aria-label="More" onClick={() => setOpen('more')}>
+            </Button>
+            <UnstyledButton className="topmore" aria-label="More" onClick={() => setOpen('more')}>
               <IconDots size={26} stroke={2} aria-hidden />
-            </button>
+            </UnstyledButton>
           </>
         ) : (
-          <span className="quiet">Tambo</span>
+          <Text span inherit c="dimmed">
+            Tambo
+          </Text>
         )}
       </header>
       <div>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <ToSettle data={data} />
-        <div id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
+        <Box id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
           {saysDamaged(error) ? (
             <Suspense fallback={null}>
               <DamagePage />
@@ -172,7 +188,7 @@ export function Frame() {
           ) : (
             <Outlet />
           )}
-        </div>
+        </Box>
       </div>
       <BottomBar />
       <ToastBar />

@@ -1,6 +1,7 @@
-import { Modal } from '@mantine/core';
+import { Modal, Table, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { stations } from './stations.ts';
+import { Note } from '../ui/Note.tsx';
 
 const keys: readonly (readonly [string, string])[] = [
   ['Ctrl K', 'find anything: a dish, a code, a session, what to do'],
@@ -14,33 +15,43 @@ const keys: readonly (readonly [string, string])[] = [
 /** Every key, and where single letters are switched off. */
 export default function KeysSheet({ onClose, singleKeys }: { onClose: () => void; singleKeys: boolean }) {
   return (
-    <Modal opened onClose={onClose} size={560} title={<span className="mid">Keys</span>} closeButtonProps={{ 'aria-label': 'Close' }}>
-      {!singleKeys && <p className="note warn">Single letters and digits are switched off; Ctrl K still works.</p>}
-      <table className="plain keys">
-        <tbody>
+    <Modal
+      opened
+      onClose={onClose}
+      size={560}
+      title={
+        <Text span variant="mid">
+          Keys
+        </Text>
+      }
+      closeButtonProps={{ 'aria-label': 'Close' }}
+    >
+      {!singleKeys && <Note tone="warn">Single letters and digits are switched off; Ctrl K still works.</Note>}
+      <Table className="keys">
+        <Table.Tbody>
           {keys.map(([key, what]) => (
-            <tr key={key}>
-              <td>
+            <Table.Tr key={key}>
+              <Table.Td>
                 <kbd>{key}</kbd>
-              </td>
-              <td>{what}</td>
-            </tr>
+              </Table.Td>
+              <Table.Td>{what}</Table.Td>
+            </Table.Tr>
           ))}
           {stations.map((s, i) => (
-            <tr key={s.to}>
-              <td>
+            <Table.Tr key={s.to}>
+              <Table.Td>
                 <kbd>{i + 1}</kbd>
-              </td>
-              <td>{s.name}</td>
-            </tr>
+              </Table.Td>
+              <Table.Td>{s.name}</Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
-      <p style={{ marginTop: 12 }}>
+        </Table.Tbody>
+      </Table>
+      <Text inherit mt={12}>
         <Link to="/kitchen?tab=device" onClick={onClose}>
           Switch single letters off or on
         </Link>
-      </p>
+      </Text>
     </Modal>
   );
 }

@@ -1,4 +1,4 @@
-import { Modal } from '@mantine/core';
+import { Modal, Text, UnstyledButton } from '@mantine/core';
 import { IconKeyboard, IconPlus, IconSearch } from '@tabler/icons-react';
 import { Link } from 'react-router';
 import { besides, stations } from './stations.ts';
@@ -11,7 +11,11 @@ export default function MoreSheet({ onClose, onFind }: { onClose: () => void; on
     <Modal
       opened
       onClose={onClose}
-      title={<span className="mid">More</span>}
+      title={
+        <Text span variant="mid">
+          More
+        </Text>
+      }
       yOffset="auto"
       classNames={{ inner: 'sheet-inner', content: 'sheet' }}
       closeButtonProps={{ 'aria-label': 'Close' }}
@@ -27,10 +31,10 @@ export default function MoreSheet({ onClose, onFind }: { onClose: () => void; on
           <IconPlus size={24} stroke={1.8} aria-hidden />
           Log a meal
         </Link>
-        <button type="button" onClick={onFind}>
+        <UnstyledButton onClick={onFind}>
           <IconSearch size={24} stroke={1.8} aria-hidden />
           Find
-        </button>
+        </UnstyledButton>
         <Link to="/kitchen?tab=device" onClick={onClose}>
           <IconKeyboard size={24} stroke={1.8} aria-hidden />
           This device

@@ -1,4 +1,4 @@
-import { useMantineColorScheme, type MantineColorScheme } from '@mantine/core';
+import { Button, Group, type MantineColorScheme, useMantineColorScheme } from '@mantine/core';
 
 const choices: readonly (readonly [MantineColorScheme, string])[] = [
   ['auto', 'As the device'],
@@ -10,12 +10,12 @@ const choices: readonly (readonly [MantineColorScheme, string])[] = [
 export function ThemeChoice() {
   const { colorScheme, setColorScheme } = useMantineColorScheme();
   return (
-    <div className="chips" role="group" aria-label="Light or dark">
+    <Group gap={8} className="chips" role="group" aria-label="Light or dark">
       {choices.map(([value, name]) => (
-        <button type="button" key={value} className="chip" aria-pressed={colorScheme === value} onClick={() => setColorScheme(value)}>
+        <Button variant="chip" key={value} aria-pressed={colorScheme === value} onClick={() => setColorScheme(value)}>
           {name}
-        </button>
+        </Button>
       ))}
-    </div>
+    </Group>
   );
 }

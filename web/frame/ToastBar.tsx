@@ -1,3 +1,4 @@
+import { UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { useEffect } from 'react';
 import { useCommands } from '../sync/commands.ts';
 import { useAppDispatch, useAppSelector } from '../sync/store.ts';
@@ -16,21 +17,17 @@ export function ToastBar() {
     const timer = setTimeout(() => dispatch(closed(toast.id)), showMs);
     return () => clearTimeout(timer);
   }, [toast, dispatch]);
-  if (!toast) return <div role="status" className="sr" />;
+  if (!toast) return <VisuallyHidden component="div" role="status" />;
   return (
     <div className="toast" role="status">
       <span>
         {toast.text}
         {waiting ? ' (kept here)' : ''}
       </span>
-      {toast.undo && (
-        <button type="button" onClick={() => toast.undo && void undo(toast.undo)}>
-          Undo
-        </button>
-      )}
-      <button type="button" className="x" aria-label="Close" onClick={() => dispatch(closed(toast.id))}>
+      {toast.undo && <UnstyledButton onClick={() => toast.undo && void undo(toast.undo)}>Undo</UnstyledButton>}
+      <UnstyledButton className="x" aria-label="Close" onClick={() => dispatch(closed(toast.id))}>
         ✕
-      </button>
+      </UnstyledButton>
     </div>
   );
 }

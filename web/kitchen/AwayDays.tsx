@@ -1,3 +1,4 @@
+import { Anchor, Button, FileButton, Group, Text } from '@mantine/core';
 import { useRef, useState } from 'react';
 import type { Presence } from '#core/contract';
 import { countOf, daysBetween, sayDayYear } from '#core/kitchen';
@@ -5,6 +6,8 @@ import type { CalendarAnswer } from '#core/queries';
 import { sayError, useReadCalendarMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
 import { Field, Toggle } from './fields.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 type Away = Presence['away'];
 const whyNot: Readonly<Record<CalendarAnswer['leftOut'][number]['why'], string>> = {
@@ -23,39 +26,38 @@ function FromFile({ read, onTake, onClose }: { read: CalendarAnswer; onTake: (aw
   const [off, setOff] = useState<readonly string[]>([]);
   const taken = read.entries.filter((e) => !off.includes(e.uid));
   return (
-    <div className="note">
+    <Note>
       <b>{countOf(read.entries.length, 'entry', 'entries')} of whole days</b>
-      <div className="chips" style={{ margin: '8px 0', maxHeight: 190, overflow: 'auto' }}>
+      <Group gap={8} my={8} className="chips" style={{ maxHeight: 190, overflow: 'auto' }}>
         {read.entries.map((e) => (
           <Toggle key={e.uid} on={!off.includes(e.uid)} onChange={(on) => setOff(on ? off.filter((u) => u !== e.uid) : [...off, e.uid])}>
             {e.label}, {span(e)}
           </Toggle>
         ))}
-      </div>
+      </Group>
       {read.leftOut.length > 0 && (
-        <p className="sub">
+        <Text size="xs" c="dimmed">
           Left out:{' '}
           {read.leftOut
             .slice(0, 12)
             .map((l) => `${l.label} (${whyNot[l.why]})`)
             .join(', ')}
           {read.leftOut.length > 12 ? ` and ${read.leftOut.length - 12} more` : ''}.
-        </p>
+        </Text>
       )}
-      <div className="row">
-        <button
-          type="button"
-          className="btn s"
+      <Group wrap="nowrap">
+        <Button
+          size="sm"
           disabled={taken.length === 0}
           onClick={() => onTake(taken.map(({ uid, from, to, label }) => ({ uid, from, to, label })))}
         >
           Away on {taken.length === read.entries.length ? 'all of these' : 'the chosen ones'}
-        </button>
-        <button type="button" className="link" onClick={onClose}>
+        </Button>
+        <Anchor component="button" type="button" onClick={onClose}>
           none
-        </button>
-      </div>
-    </div>
+        </Anchor>
+      </Group>
+    </Note>
   );
 }
 
@@ -66,7 +68,7 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
   const [read, setRead] = useState<CalendarAnswer>();
   const [problem, setProblem] = useState('');
   const [readCalendar] = useReadCalendarMutation();
-  const file = useRef<HTMLInputElement>(null);
+  const taken = useRef<() => void>(null);
   const last = to || from;
   const bad =
     from !== '' && last < from
@@ -82,38 +84,44 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
     const answer = await readCalendar({ text: await f.text(), fileName: f.name });
     if ('data' in answer && answer.data) setRead(answer.data);
     else setProblem(sayError(answer.error).message);
-    if (file.current) file.current.value = '';
+    taken.current?.();
   };
   return (
     <div>
-      <span className="lab">Days away</span>
+      <Text fz={15} fw={600} mb={3}>
+        Days away
+      </Text>
       {shown.length > 0 && (
-        <ul className="rows" style={{ maxHeight: 170, overflow: 'auto' }}>
+        <Rows style={{ maxHeight: 170, overflow: 'auto' }}>
           {shown
             .toSorted((x, y) => x.a.from.localeCompare(y.a.from))
             .map(({ a, i }) => (
               <li key={`${a.from}${a.uid ?? i}`}>
-                <span className="grow">
-                  {span(a)} <span className="sub">{a.label}</span>
-                </span>
-                <button
+                <Text className="grow" span inherit>
+                  {span(a)}{' '}
+                  <Text span size="xs" c="dimmed">
+                    {a.label}
+                  </Text>
+                </Text>
+                <Anchor
+                  component="button"
+                  size="xs"
                   type="button"
-                  className="link s"
                   onClick={() => onChange(away.filter((_, n) => n !== i))}
                   aria-label={`Not away ${span(a)}`}
                 >
                   take out
-                </button>
+                </Anchor>
               </li>
             ))}
-        </ul>
+        </Rows>
       )}
-      <div className="row wrap" style={{ alignItems: 'flex-end' }}>
+      <Group align="flex-end">
         <Field label="From" type="date" width={160} value={from} onChange={setFrom} />
         <Field label="to, that day too" type="date" width={160} value={to} onChange={setTo} />
-        <button
-          type="button"
-          className="btn o s"
+        <Button
+          variant="outline"
+          size="sm"
           disabled={from === '' || bad !== ''}
           onClick={() => {
             onChange([...away, { from, to: last }]);
@@ -122,27 +130,24 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
           }}
         >
           Add
-        </button>
-        <button type="button" className="link" onClick={() => file.current?.click()}>
-          from a calendar file
-        </button>
-        <input
-          ref={file}
-          type="file"
+        </Button>
+        <FileButton
+          resetRef={taken}
           accept=".ics,text/calendar"
-          aria-label="Calendar file"
-          className="sr"
-          tabIndex={-1}
-          onChange={(e) => {
-            const f = e.currentTarget.files?.[0];
-            if (f) void open(f);
-          }}
-        />
-      </div>
+          inputProps={{ 'aria-label': 'Calendar file' }}
+          onChange={(f) => f && void open(f)}
+        >
+          {(props) => (
+            <Anchor component="button" type="button" {...props}>
+              from a calendar file
+            </Anchor>
+          )}
+        </FileButton>
+      </Group>
       {(bad || problem) && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {bad || problem}
-        </p>
+        </Note>
       )}
       {read && (
         <FromFile

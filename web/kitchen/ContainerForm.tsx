@@ -1,3 +1,4 @@
+import { Anchor, Box, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Container } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
@@ -36,10 +37,10 @@ function Bears({ row }: { row: ReferenceRow | undefined }) {
   if (!row) return null;
   const said = heatWords.flatMap(([column, words]) => (row[column] === undefined ? [] : [`${words}: ${String(row[column])}`]));
   return (
-    <p className="sub">
+    <Text size="xs" c="dimmed">
       {String(row.material)}, {said.join('; ')}
       {row.note ? `. ${String(row.note)}` : ''}. Makers’ marks come first ({row.source}).
-    </p>
+    </Text>
   );
 }
 
@@ -136,21 +137,23 @@ export function ContainerForm({
     >
       {!container && (
         <div>
-          <span className="lab">Common ones</span>
-          <div className="chips" style={{ maxHeight: 150, overflow: 'auto' }}>
+          <Text fz={15} fw={600} mb={3}>
+            Common ones
+          </Text>
+          <Group gap={8} className="chips" style={{ maxHeight: 150, overflow: 'auto' }}>
             {presets.map((p) => (
               <Toggle key={p.id} on={c.presetId === p.id} onChange={() => preset(p)}>
                 {fromPreset(p).name ?? p.id}
               </Toggle>
             ))}
-          </div>
+          </Group>
         </div>
       )}
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         <Field label="Name" value={c.name} onChange={(name) => setC({ ...c, name })} />
         <Field label="How many" type="number" width={100} value={t.owned} onChange={(v) => setT({ ...t, owned: v })} />
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      </Group>
+      <Group align="flex-start">
         <Field
           label={celled.has(c.shape) ? 'One cell to the brim' : 'To the brim or seal'}
           unit="ml"
@@ -165,15 +168,15 @@ export function ContainerForm({
         <Field label="Empty weight" unit="g" type="number" width={120} value={t.tare} onChange={(v) => setT({ ...t, tare: v })} />
         <Field label="One costs" type="number" width={100} value={t.cost} onChange={(v) => setT({ ...t, cost: v })} />
         {celled.has(c.shape) && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
-      </div>
+      </Group>
       <div>
-        <button type="button" className="link" aria-expanded={reading} onClick={() => setReading(!reading)}>
+        <Anchor component="button" type="button" aria-expanded={reading} onClick={() => setReading(!reading)}>
           weigh an empty one
-        </button>
+        </Anchor>
         {reading && <ScaleReader onTake={(g) => setT({ ...t, tare: String(g) })} takes="That is its weight" />}
       </div>
       <Bears row={bears[c.materialId]} />
-      <div className="row wrap">
+      <Group>
         <Pick
           label="Shape"
           value={c.shape}
@@ -214,12 +217,12 @@ export function ContainerForm({
             onChange={(microwave) => setC({ ...c, microwave })}
           />
         )}
-        <div style={{ alignSelf: 'flex-end' }}>
+        <Box style={{ alignSelf: 'flex-end' }}>
           <Toggle on={c.oneUse} onChange={(oneUse) => setC({ ...c, oneUse })}>
             used once
           </Toggle>
-        </div>
-      </div>
+        </Box>
+      </Group>
     </Sheet>
   );
 }

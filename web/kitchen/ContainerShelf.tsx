@@ -1,3 +1,4 @@
+import { Anchor, Box, Group, Text } from '@mantine/core';
 import type { Container } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
@@ -60,47 +61,49 @@ export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containe
   const high = (c: Container): number => (c.shape === 'tray' || c.shape === 'mould' ? c.depthMm : c.heightMm) * scale;
   const tallest = Math.max(...list.map(({ container: c }) => high(c))) + 6;
   return (
-    <div className="row wrap" style={{ alignItems: 'flex-start', gap: 28 }}>
+    <Group align="flex-start" gap={28}>
       {list.map(({ container: c, free, toWash, wanted }) => (
-        <div key={c.id} style={{ textAlign: 'center', minWidth: 116 }}>
+        <Box ta="center" miw={116} key={c.id}>
           <svg width={c.widthMm * scale + 12} height={tallest} viewBox={`-6 0 ${c.widthMm * scale + 12} ${tallest}`} aria-hidden="true">
             <g transform={`translate(0 ${tallest - high(c) - 2})`}>
               <Shape c={c} />
             </g>
           </svg>
-          <div style={{ borderTop: '4px solid var(--kind-bread)', paddingTop: 6 }} className="strong">
+          <Text component="div" inherit fw={700} pt={6} style={{ borderTop: '4px solid var(--kind-bread)' }}>
             {c.name}
-          </div>
-          <div className="sub">
+          </Text>
+          <Text component="div" size="xs" c="dimmed">
             {c.cells !== undefined ? `${c.cells ?? 0} x ${sayVolume(c.fillMl)}` : `fill to ${sayVolume(c.fillMl)}`}
             {c.oneUse ? ', one use' : ''}
-          </div>
+          </Text>
           <div>
-            <span className="mid" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
+            <Text span variant="mid" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
               {free}
-            </span>{' '}
-            <span className="quiet">of {c.owned} free</span>
+            </Text>{' '}
+            <Text span inherit c="dimmed">
+              of {c.owned} free
+            </Text>
           </div>
           {wanted > 0 && (
-            <div className="sub" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
+            <Text component="div" size="xs" c="dimmed" style={wanted > free ? { color: 'var(--tomato)' } : undefined}>
               {wanted} wanted next
-            </div>
+            </Text>
           )}
           {c.tareG === undefined && c.shape !== 'bag' && (
-            <div className="sub" style={{ color: 'var(--saffron)' }}>
+            <Text component="div" size="xs" c="var(--saffron)">
               weigh an empty one once
-            </div>
+            </Text>
           )}
           {toWash > 0 && (
-            <div className="sub" style={{ color: 'var(--saffron)' }}>
+            <Text component="div" size="xs" c="var(--saffron)">
               {countOf(toWash, 'one', 'of them')} to wash
-            </div>
+            </Text>
           )}
-          <button type="button" className="link s" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>
+          <Anchor component="button" size="xs" type="button" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>
             change
-          </button>
-        </div>
+          </Anchor>
+        </Box>
       ))}
-    </div>
+    </Group>
   );
 }

@@ -1,5 +1,5 @@
-import { Stack } from '@mantine/core';
-import { useEffect, useState } from 'react';
+import { Anchor, Box, Button, Card, FileButton, Group, Stack, Table, Text, Title } from '@mantine/core';
+import { useEffect, useRef, useState } from 'react';
 import { clockOf, countOf, dayOf, sayDayYear, sayWeekday } from '#core/kitchen';
 import type { HouseholdCounts, RestoreLook } from '#core/queries';
 import {
@@ -15,6 +15,9 @@ import { useAppDispatch } from '../sync/store.ts';
 import { JobProgress } from '../ui/JobProgress.tsx';
 import { useJob } from '../sync/useJob.ts';
 import { SecondPlace } from './SecondPlace.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 const sizeOf = (bytes: number): string =>
   bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))}\u00a0kB` : `${(bytes / 1_000_000).toFixed(1)}\u00a0MB`;
@@ -46,56 +49,56 @@ function LookAt({
 }) {
   const { manifest, here } = look;
   return (
-    <div style={{ marginTop: 14 }}>
-      <p className="note">
+    <Box mt={14}>
+      <Note>
         A copy of <b>{manifest.household}</b>, made {sayWeekday(dayOf(manifest.madeAt, zone))} at {clockOf(manifest.madeAt, zone)}.{' '}
         {look.sameHousehold ? 'It is this household.' : 'It is another household than the one that runs here.'}
-      </p>
-      <table className="plain" style={{ maxWidth: 560, marginTop: 10 }}>
-        <thead>
-          <tr>
-            <th> </th>
-            <th className="num">here now</th>
-            <th className="num">in the copy</th>
-          </tr>
-        </thead>
-        <tbody>
+      </Note>
+      <Table maw={560} mt={10}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th> </Table.Th>
+            <Table.Th ta="right">here now</Table.Th>
+            <Table.Th ta="right">in the copy</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
           {rows.map(([key, name]) => (
-            <tr key={key}>
-              <td>{name}</td>
-              <td className="num">{here?.[key].toLocaleString('en-GB') ?? '?'}</td>
-              <td className="num" style={here?.[key] === manifest.counts[key] ? undefined : { fontWeight: 700 }}>
+            <Table.Tr key={key}>
+              <Table.Td>{name}</Table.Td>
+              <Table.Td ta="right">{here?.[key].toLocaleString('en-GB') ?? '?'}</Table.Td>
+              <Table.Td ta="right" style={here?.[key] === manifest.counts[key] ? undefined : { fontWeight: 700 }}>
                 {manifest.counts[key].toLocaleString('en-GB')}
-              </td>
-            </tr>
+              </Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
-      <p className={look.onlyHere > 0 ? 'note warn' : 'note good'} style={{ marginTop: 12 }}>
+        </Table.Tbody>
+      </Table>
+      <Note tone={look.onlyHere > 0 ? 'warn' : 'good'} mt={12}>
         {look.onlyHere > 0
           ? `${countOf(look.onlyHere, 'entry', 'entries')} logged here ${look.onlyHere === 1 ? 'is' : 'are'} not in this copy. A copy of the household as it is now is made first, so that ${look.onlyHere === 1 ? 'it is' : 'they are'} not lost.`
           : 'Everything that is logged here is in this copy too.'}{' '}
         {look.onlyThere > 0 && `${countOf(look.onlyThere, 'entry', 'entries')} would come back.`}
-      </p>
+      </Note>
       {look.leftOut.length > 0 && (
-        <p className="note warn" style={{ marginTop: 8 }}>
+        <Note tone="warn" mt={8}>
           {countOf(look.leftOut.length, 'row')} cannot be read and would be left out:{' '}
           {look.leftOut
             .slice(0, 4)
             .map((x) => `${x.table} ${x.id} (${x.why})`)
             .join('; ')}
           .
-        </p>
+        </Note>
       )}
-      <div className="row" style={{ marginTop: 14 }}>
-        <button type="button" className="btn" disabled={busy} onClick={onTake}>
+      <Group wrap="nowrap" mt={14}>
+        <Button disabled={busy} onClick={onTake}>
           {busy ? 'Putting it in place...' : 'Put this copy in place'}
-        </button>
-        <button type="button" className="btn o" disabled={busy} onClick={onLeave}>
+        </Button>
+        <Button variant="outline" disabled={busy} onClick={onLeave}>
           Leave things as they are
-        </button>
-      </div>
-    </div>
+        </Button>
+      </Group>
+    </Box>
   );
 }
 
@@ -131,6 +134,12 @@ export function Copies({ zone }: { zone: string }) {
       return jobId;
     });
   };
+  const fileTaken = useRef<() => void>(null);
+  const chosen = (file: File | null): void => {
+    // the same file may be chosen again
+    fileTaken.current?.();
+    if (file) lookAt(file);
+  };
   const leave = (): void => {
     if (restoreId) void leaveCopy(restoreId);
     looking.clear();
@@ -145,13 +154,14 @@ export function Copies({ zone }: { zone: string }) {
       );
   };
   return (
-    <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1fr)', alignItems: 'start' }}>
-      <section className="card" aria-label="Back up">
+    <Columns align="start" parts={[1, 1]}>
+      <Card aria-label="Back up">
         <h2>Back up</h2>
-        <p style={{ marginBottom: 12 }}>One file with everything: the database, and all of it again as open JSON for other programs.</p>
-        <button
-          type="button"
-          className="btn l"
+        <Text inherit mb={12}>
+          One file with everything: the database, and all of it again as open JSON for other programs.
+        </Text>
+        <Button
+          size="lg"
           disabled={making.running}
           onClick={() =>
             making.start(async () => {
@@ -162,83 +172,86 @@ export function Copies({ zone }: { zone: string }) {
           }
         >
           Back up now
-        </button>
+        </Button>
         <JobProgress run={making} />
         {made && name && (
-          <p className="note good" style={{ marginTop: 12 }} role="status">
+          <Note tone="good" mt={12} role="status">
             Done. If it did not come down by itself: <a href={`/api/backup/${name}`}>{name}</a>
-          </p>
+          </Note>
         )}
-        <h3 style={{ margin: '18px 0 4px' }}>Kept here</h3>
+        <Title order={3} mt={18} mb={4}>
+          Kept here
+        </Title>
         {(data?.startSaid !== undefined || data?.missedSince !== undefined) && (
           <Stack gap={8} my={8} role="status">
-            {data.startSaid && <p className="note warn">{data.startSaid}</p>}
+            {data.startSaid && <Note tone="warn">{data.startSaid}</Note>}
             {data.missedSince && (
-              <p className="note warn">
+              <Note tone="warn">
                 No daily copy since {sayDayYear(data.missedSince)}: Tambo was not running, or there was no room. Back up now.
-              </p>
+              </Note>
             )}
           </Stack>
         )}
-        <p className="sub" style={{ fontSize: 15 }}>
+        <Text c="dimmed" fz={15}>
           Tambo makes one a day by itself and keeps 7 days, 4 weeks and 12 months of them, in {data?.folder ?? 'its folder'}. A copy on this
           machine is lost with it: take one away now and then, or name a second place.
-        </p>
-        <ul className="rows" style={{ maxHeight: 320, overflow: 'auto' }} tabIndex={0} aria-label="Copies kept here">
+        </Text>
+        <Rows style={{ maxHeight: 320, overflow: 'auto' }} tabIndex={0} aria-label="Copies kept here">
           {(data?.copies ?? []).map((c) => (
             <li key={c.name}>
-              <div className="grow">
+              <Box className="grow">
                 <b>{sayDayYear(c.day)}</b>
-                <div className="sub">{kinds[c.kind]}</div>
-              </div>
-              <span className="quiet">{sizeOf(c.bytes)}</span>
-              <a className="link s" href={`/api/backup/${c.name}`} download aria-label={`Take the copy of ${sayDayYear(c.day)}`}>
+                <Text component="div" size="xs" c="dimmed">
+                  {kinds[c.kind]}
+                </Text>
+              </Box>
+              <Text span inherit c="dimmed">
+                {sizeOf(c.bytes)}
+              </Text>
+              <Anchor size="xs" href={`/api/backup/${c.name}`} download aria-label={`Take the copy of ${sayDayYear(c.day)}`}>
                 take
-              </a>
-              <button
+              </Anchor>
+              <Anchor
+                component="button"
+                size="xs"
                 type="button"
-                className="link s"
                 aria-label={`Look at the copy of ${sayDayYear(c.day)}`}
                 disabled={looking.running}
                 onClick={() => lookAt(c.name)}
               >
                 look
-              </button>
+              </Anchor>
             </li>
           ))}
-          {data?.copies.length === 0 && <li className="quiet">None yet. The first comes within the hour, or by the button above.</li>}
-        </ul>
+          {data?.copies.length === 0 && (
+            <Text component="li" inherit c="dimmed">
+              None yet. The first comes within the hour, or by the button above.
+            </Text>
+          )}
+        </Rows>
         {data && <SecondPlace away={data.away} zone={zone} />}
-      </section>
-      <section className="card" aria-label="Restore or move in">
+      </Card>
+      <Card aria-label="Restore or move in">
         <h2>Restore, or move in</h2>
-        <p style={{ marginBottom: 12 }}>
+        <Text inherit mb={12}>
           Choose a backup, from here or from another machine. You see what would change before anything does. To move a household: back up
           there, start Tambo here, choose the file.
-        </p>
-        <label className="btn o" style={{ position: 'relative' }}>
-          Choose a backup
-          <input
-            type="file"
-            accept=".zip,application/zip"
-            className="sr"
-            aria-label="Backup file"
-            onChange={(e) => {
-              const file = e.currentTarget.files?.[0];
-              e.currentTarget.value = '';
-              if (!file) return;
-              lookAt(file);
-            }}
-          />
-        </label>
+        </Text>
+        <FileButton resetRef={fileTaken} accept=".zip,application/zip" inputProps={{ 'aria-label': 'Backup file' }} onChange={chosen}>
+          {(props) => (
+            <Button variant="outline" {...props}>
+              Choose a backup
+            </Button>
+          )}
+        </FileButton>
         <JobProgress run={looking} />
         {look && <LookAt look={look} zone={zone} onTake={take} onLeave={leave} busy={busy} />}
         {problem && (
-          <p className="note bad" role="alert" style={{ marginTop: 12 }}>
+          <Note tone="bad" mt={12} role="alert">
             {problem}
-          </p>
+          </Note>
         )}
-      </section>
-    </div>
+      </Card>
+    </Columns>
   );
 }

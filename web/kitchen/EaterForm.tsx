@@ -1,3 +1,4 @@
+import { Checkbox, Group, Table, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Eater, Meal } from '#core/contract';
 import { useFrameQuery } from '../sync/api.ts';
@@ -74,7 +75,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
         })
       }
     >
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         <Field label="Name" value={e.name} onChange={(name) => setE({ ...e, name })} />
         <Pick
           label="Stage"
@@ -121,66 +122,61 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
             />
           </>
         )}
-      </div>
+      </Group>
       <div>
-        <span className="lab">At the table</span>
-        <table className="plain" style={{ width: 'auto' }}>
-          <thead>
-            <tr>
-              <th />
-              <th>Mon</th>
-              <th>Tue</th>
-              <th>Wed</th>
-              <th>Thu</th>
-              <th>Fri</th>
-              <th>Sat</th>
-              <th>Sun</th>
-            </tr>
-          </thead>
-          <tbody>
+        <Text fz={15} fw={600} mb={3}>
+          At the table
+        </Text>
+        <Table w="auto">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th />
+              <Table.Th>Mon</Table.Th>
+              <Table.Th>Tue</Table.Th>
+              <Table.Th>Wed</Table.Th>
+              <Table.Th>Thu</Table.Th>
+              <Table.Th>Fri</Table.Th>
+              <Table.Th>Sat</Table.Th>
+              <Table.Th>Sun</Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {meals.map((m) => (
-              <tr key={m}>
-                <td>{m}</td>
+              <Table.Tr key={m}>
+                <Table.Td>{m}</Table.Td>
                 {weekDays.map((d) => {
                   const is = e.presence.weekly[d]?.includes(m) ?? false;
                   return (
-                    <td key={d} style={{ padding: 4 }}>
-                      <button
-                        type="button"
-                        className="tick"
-                        role="checkbox"
-                        aria-checked={is}
-                        aria-label={`${m} on ${d}`}
-                        onClick={() => toggleMeal(d, m)}
-                      >
-                        {is ? '✓' : ''}
-                      </button>
-                    </td>
+                    <Table.Td p={4} key={d}>
+                      <Checkbox aria-label={`${m} on ${d}`} checked={is} onChange={() => toggleMeal(d, m)} />
+                    </Table.Td>
                   );
                 })}
-              </tr>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </div>
       <div>
         <Toggle on={onRota} onChange={setOnRota}>
           Works a rota
         </Toggle>
         {onRota && (
-          <div className="row wrap" style={{ marginTop: 8 }}>
+          <Group mt={8}>
             <Field label="First day away" type="date" width={170} value={rota.first} onChange={(first) => setRota({ ...rota, first })} />
             <Field label="Days away" type="number" width={100} value={rota.on} onChange={(v) => setRota({ ...rota, on: v })} />
             <Field label="Days home" type="number" width={100} value={rota.off} onChange={(v) => setRota({ ...rota, off: v })} />
-          </div>
+          </Group>
         )}
       </div>
       <AwayDays away={e.presence.away} today={today} onChange={(away) => setE({ ...e, presence: { ...e.presence, away } })} />
       <div>
-        <span className="lab">Must not eat</span>
+        <Text fz={15} fw={600} mb={3}>
+          Must not eat
+        </Text>
         <AllergenChips label="Must not eat" value={e.allergens} onChange={(allergens) => setE({ ...e, allergens })} />
       </div>
-      <div className="chips">
+      <Group gap={8} className="chips">
         <Toggle
           on={e.needs.includes('lowSalt')}
           onChange={(yes) => setE({ ...e, needs: yes ? [...e.needs, 'lowSalt'] : e.needs.filter((n) => n !== 'lowSalt') })}
@@ -199,7 +195,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
         >
           no pork
         </Toggle>
-      </div>
+      </Group>
     </Sheet>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Eater } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
@@ -5,6 +6,8 @@ import type { KitchenAnswer } from '#core/queries';
 import { Empty } from '../ui/ui.tsx';
 import { EaterForm } from './EaterForm.tsx';
 import { Weeks } from './Weeks.tsx';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 const sayRota = (e: Eater): string => (e.presence.rota ? `${e.presence.rota.daysOn} days away, ${e.presence.rota.daysOff} home` : '');
 
@@ -20,45 +23,53 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           title="Who eats here?"
           text="Dinners left, portions to cook and the baby’s days of supply are all counted from who is at the table."
         >
-          <button type="button" className="btn" onClick={() => setEditing('new')}>
-            Add the first
-          </button>
+          <Button onClick={() => setEditing('new')}>Add the first</Button>
         </Empty>
       ) : (
-        <div className="stack">
-          <section className="card" aria-label="Who is at the table">
-            <div className="cardhead">
+        <Stack>
+          <Card aria-label="Who is at the table">
+            <Group justify="space-between" align="baseline" mb={8}>
               <h2>Who is at the table</h2>
-              <span className="quiet">breakfast, lunch, dinner; tap one to change it</span>
-            </div>
+              <Text span inherit c="dimmed">
+                breakfast, lunch, dinner; tap one to change it
+              </Text>
+            </Group>
             <Weeks data={data} />
-          </section>
-          <div className="grid" style={{ gridTemplateColumns: 'repeat(3,minmax(0,1fr))', alignItems: 'start' }}>
-            <section className="card" aria-label="Four weeks">
+          </Card>
+          <Columns align="start" parts={[1, 1, 1]}>
+            <Card aria-label="Four weeks">
               <h2>Next four weeks</h2>
-              <div className="row wrap" style={{ gap: 24 }}>
+              <Group gap={24}>
                 <div>
-                  <span className="big">{sayPortions(plates)}</span>
-                  <span className="unit">plates at dinner</span>
+                  <Text span variant="big">
+                    {sayPortions(plates)}
+                  </Text>
+                  <Text span variant="unit">
+                    plates at dinner
+                  </Text>
                 </div>
                 {baby > 0 && (
                   <div>
-                    <span className="big">{baby}</span>
-                    <span className="unit">small meals</span>
+                    <Text span variant="big">
+                      {baby}
+                    </Text>
+                    <Text span variant="unit">
+                      small meals
+                    </Text>
                   </div>
                 )}
-              </div>
-              <p className="sub" style={{ marginTop: 8 }}>
+              </Group>
+              <Text size="xs" c="dimmed" mt={8}>
                 One plate is a recipe’s own serving.
-              </p>
-            </section>
+              </Text>
+            </Card>
             {must.length > 0 && (
-              <section className="card" aria-label="Mind">
+              <Card aria-label="Mind">
                 <h2>Mind</h2>
-                <ul className="rows">
+                <Rows>
                   {must.map((e) => (
                     <li key={e.id}>
-                      <div className="grow">
+                      <Box className="grow">
                         <b>{e.name}</b>:{' '}
                         {[
                           ...e.allergens.map((a) => `no ${data.allergenNames[a] ?? a}`),
@@ -67,36 +78,36 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
                           ...(e.needs.includes('vegetarian') ? ['vegetarian'] : []),
                           ...(e.stage === 'baby' ? ['no honey before 12 months, no added salt'] : []),
                         ].join(', ')}
-                      </div>
+                      </Box>
                     </li>
                   ))}
-                </ul>
-              </section>
+                </Rows>
+              </Card>
             )}
-            <section className="card" aria-label="Change">
+            <Card aria-label="Change">
               <h2>Change</h2>
-              <div className="chips">
+              <Group gap={8} className="chips">
                 {data.eaters.map((e) => (
-                  <button type="button" key={e.id} className="chip" onClick={() => setEditing(e)}>
+                  <Button variant="chip" key={e.id} onClick={() => setEditing(e)}>
                     {e.name}
-                  </button>
+                  </Button>
                 ))}
-                <button type="button" className="chip on" onClick={() => setEditing('new')}>
+                <Button variant="chip" className="on" onClick={() => setEditing('new')}>
                   Add somebody
-                </button>
-              </div>
+                </Button>
+              </Group>
               {data.eaters.some((e) => e.presence.rota) && (
-                <p className="sub" style={{ marginTop: 10 }}>
+                <Text size="xs" c="dimmed" mt={10}>
                   {data.eaters
                     .filter((e) => e.presence.rota)
                     .map((e) => `${e.name}: ${sayRota(e)}`)
                     .join('; ')}
                   .
-                </p>
+                </Text>
               )}
-            </section>
-          </div>
-        </div>
+            </Card>
+          </Columns>
+        </Stack>
       )}
       {editing && <EaterForm eater={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
     </>

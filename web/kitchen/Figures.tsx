@@ -1,3 +1,4 @@
+import { Anchor, Badge, Box, Card, Group, NativeSelect, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { referenceTables, type ReferenceTable } from '#core/contract';
@@ -7,6 +8,7 @@ import { useReferenceQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Waiting, Why } from '../ui/ui.tsx';
 import { Field, Sheet } from './fields.tsx';
+import { Note } from '../ui/Note.tsx';
 
 const tableNames: Readonly<Record<Exclude<ReferenceTable, 'ingredient'>, string>> = {
   life: 'How long things last',
@@ -111,21 +113,21 @@ function RowForm({
       }}
     >
       {state === 'edited' && (
-        <p className="note">
+        <Note>
           Changed here.{' '}
-          <button
+          <Anchor
+            component="button"
             type="button"
-            className="link"
             onClick={() => {
               void write([{ table: 'reference', id, data: null, was: null }], 'As it was shipped');
               onClose();
             }}
           >
             Set back to what ships
-          </button>
-        </p>
+          </Anchor>
+        </Note>
       )}
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         {columns.map((c) => (
           <Field
             key={c}
@@ -135,8 +137,10 @@ function RowForm({
             onChange={(v) => setTyped({ ...typed, [c]: v })}
           />
         ))}
-      </div>
-      <p className="sub">Shipped from {row.source}. A safety figure is the body’s own: change it only to what your local rules say.</p>
+      </Group>
+      <Text size="xs" c="dimmed">
+        Shipped from {row.source}. A safety figure is the body’s own: change it only to what your local rules say.
+      </Text>
     </Sheet>
   );
 }
@@ -163,12 +167,11 @@ export function Figures() {
   const shown = columns.slice(0, mostColumns);
   const open = data.rows.find((r) => r.row.id === editing);
   return (
-    <section className="card" aria-label="Figures">
-      <div className="row wrap" style={{ gap: 10 }}>
-        <label className="row" style={{ gap: 8 }}>
-          <span className="sr">Table</span>
-          <select
-            className="field"
+    <Card aria-label="Figures">
+      <Group gap={10}>
+        <Group wrap="nowrap" component="label" gap={8}>
+          <VisuallyHidden>Table</VisuallyHidden>
+          <NativeSelect
             aria-label="Table"
             value={table}
             onChange={(e) => setParams({ tab: 'figures', t: e.currentTarget.value }, { replace: true })}
@@ -178,61 +181,64 @@ export function Figures() {
                 {name}
               </option>
             ))}
-          </select>
-        </label>
-        <input
-          className="field grow"
-          style={{ minWidth: 190 }}
+          </NativeSelect>
+        </Group>
+        <TextInput
+          flex={1}
+          miw={190}
           type="search"
           placeholder="Search this table"
           aria-label="Search this table"
           value={q}
           onChange={(e) => setQ(e.currentTarget.value)}
         />
-        <span className="sub" role="status">
+        <Text span size="xs" c="dimmed" role="status">
           {isFetching && data.table !== table ? 'One moment' : countOf(rows.length, 'row')}
-        </span>
-      </div>
-      <div style={{ position: 'relative', overflowX: 'auto', marginTop: 12 }} tabIndex={0} role="region" aria-label={tableNames[table]}>
-        <table className="plain">
-          <thead>
-            <tr>
+        </Text>
+      </Group>
+      <Box mt={12} style={{ position: 'relative', overflowX: 'auto' }} tabIndex={0} role="region" aria-label={tableNames[table]}>
+        <Table>
+          <Table.Thead>
+            <Table.Tr>
               {shown.map((c) => (
-                <th key={c}>{headOf(c)}</th>
+                <Table.Th key={c}>{headOf(c)}</Table.Th>
               ))}
-              <th>Source</th>
-              <th>
-                <span className="sr">change</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
+              <Table.Th>Source</Table.Th>
+              <Table.Th>
+                <VisuallyHidden>change</VisuallyHidden>
+              </Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {rows.map(({ row, state }) => (
-              <tr key={row.id}>
+              <Table.Tr key={row.id}>
                 {shown.map((c, i) => (
-                  <td key={c}>{i === 0 ? <b>{said(row[c] ?? '')}</b> : said(row[c] ?? '–')}</td>
+                  <Table.Td key={c}>{i === 0 ? <b>{said(row[c] ?? '')}</b> : said(row[c] ?? '–')}</Table.Td>
                 ))}
-                <td>
-                  {state !== 'shipped' && <span className="tag l">yours</span>}{' '}
-                  <span className="quiet">{row.source.split(';').join(', ')}</span>
-                  {row.conf === 'confirm' && <span className="tag s">check yours</span>}
-                </td>
-                <td className="num">
-                  <button
+                <Table.Td>
+                  {state !== 'shipped' && <Badge color="leaf">yours</Badge>}{' '}
+                  <Text span inherit c="dimmed">
+                    {row.source.split(';').join(', ')}
+                  </Text>
+                  {row.conf === 'confirm' && <Badge color="saffron">check yours</Badge>}
+                </Table.Td>
+                <Table.Td ta="right">
+                  <Anchor
+                    component="button"
+                    size="xs"
                     type="button"
-                    className="link s"
                     onClick={() => setEditing(row.id)}
                     aria-label={`Change ${said(row[shown[0] ?? 'id'] ?? row.id)}`}
                   >
                     change
-                  </button>
-                </td>
-              </tr>
+                  </Anchor>
+                </Table.Td>
+              </Table.Tr>
             ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="sub" style={{ marginTop: 10 }}>
+          </Table.Tbody>
+        </Table>
+      </Box>
+      <Text size="xs" c="dimmed" mt={10}>
         Sources{' '}
         <Why label="sources">
           {[...new Set(data.rows.flatMap(({ row }) => row.source.split(/[;,] ?/)))]
@@ -240,7 +246,7 @@ export function Figures() {
             .join('. ')}
           .
         </Why>
-      </p>
+      </Text>
       {open && (
         <RowForm
           key={open.row.id + open.state}
@@ -251,6 +257,6 @@ export function Figures() {
           onClose={() => setEditing(undefined)}
         />
       )}
-    </section>
+    </Card>
   );
 }

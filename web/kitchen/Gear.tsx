@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
@@ -6,6 +7,8 @@ import { useCommands } from '../sync/commands.ts';
 import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 const heat: readonly { kind: Equipment['kind']; name: string; count: number; of: string }[] = [
   { kind: 'hob', name: 'Hob', count: 4, of: 'burners' },
@@ -65,30 +68,32 @@ function Shelf({ list, onEdit }: { list: readonly Equipment[]; onEdit: (e: Equip
   const measures = useMeasures();
   const tallest = Math.max(60, ...list.map((e) => size(e).h));
   return (
-    <div className="row wrap" style={{ alignItems: 'flex-end', gap: 22 }}>
+    <Group align="flex-end" gap={22}>
       {list.map((e) => (
-        <div key={e.id} style={{ textAlign: 'center', minWidth: 108 }}>
+        <Box ta="center" miw={108} key={e.id}>
           <Drawn e={e} tallest={tallest} />
-          <div style={{ borderTop: '4px solid var(--kind-bread)', paddingTop: 6 }} className="strong">
+          <Text component="div" inherit fw={700} pt={6} style={{ borderTop: '4px solid var(--kind-bread)' }}>
             {e.name}
             {e.count > 1 ? `, ${e.count}${e.kind === 'steamer' ? ' tiers' : ''}` : ''}
-          </div>
-          <div className="sub">{says(e, measures) || 'size not known yet'}</div>
+          </Text>
+          <Text component="div" size="xs" c="dimmed">
+            {says(e, measures) || 'size not known yet'}
+          </Text>
           {e.kind === 'pot' && !e.tareG && (
-            <div className="sub" style={{ color: 'var(--saffron)' }}>
+            <Text component="div" size="xs" c="var(--saffron)">
               weigh it empty once
-            </div>
+            </Text>
           )}
-          <button type="button" className="link s" onClick={() => onEdit(e)} aria-label={`Change ${e.name}`}>
+          <Anchor component="button" size="xs" type="button" onClick={() => onEdit(e)} aria-label={`Change ${e.name}`}>
             change
-          </button>
-        </div>
+          </Anchor>
+        </Box>
       ))}
-    </div>
+    </Group>
   );
 }
 
-function Rows({
+function GearRows({
   kinds,
   data,
   onEdit,
@@ -101,32 +106,36 @@ function Rows({
 }) {
   const measures = useMeasures();
   return (
-    <ul className="rows">
+    <Rows>
       {kinds.flatMap((k) => {
         const mine = data.equipment.filter((e) => e.kind === k.kind && e.count > 0);
         if (mine.length === 0)
           return [
             <li key={k.kind}>
-              <span className="grow quiet">{k.name}</span>
-              <button type="button" className="link s" onClick={() => onAdd(k.kind)} aria-label={`Add: ${k.name}`}>
+              <Text className="grow" span inherit c="dimmed">
+                {k.name}
+              </Text>
+              <Anchor component="button" size="xs" type="button" onClick={() => onAdd(k.kind)} aria-label={`Add: ${k.name}`}>
                 there is one
-              </button>
+              </Anchor>
             </li>,
           ];
         return mine.map((e) => (
           <li key={e.id}>
-            <div className="grow">
+            <Box className="grow">
               <b>{e.name}</b>
               {e.count > 1 ? `, ${e.count} ${k.count === 'How many' ? 'of them' : k.count.toLowerCase()}` : ''}
-              <div className="sub">{says(e, measures)}</div>
-            </div>
-            <button type="button" className="link s" onClick={() => onEdit(e)} aria-label={`Change ${e.name}`}>
+              <Text component="div" size="xs" c="dimmed">
+                {says(e, measures)}
+              </Text>
+            </Box>
+            <Anchor component="button" size="xs" type="button" onClick={() => onEdit(e)} aria-label={`Change ${e.name}`}>
               change
-            </button>
+            </Anchor>
           </li>
         ));
       })}
-    </ul>
+    </Rows>
   );
 }
 
@@ -139,56 +148,59 @@ export function Gear({ data }: { data: KitchenAnswer }) {
   const vessels = drawn('vessel');
   const bowls = drawn('bowl');
   return (
-    <div className="grid twothirds">
-      <div className="stack">
-        <section className="card" aria-label="Pots">
-          <div className="cardhead">
+    <Columns parts={[1.35, 1]} align="start">
+      <Stack>
+        <Card aria-label="Pots">
+          <Group justify="space-between" align="baseline" mb={8}>
             <h2>Pots, side by side</h2>
-            <span className="quiet">the dashed line is how far each is filled</span>
-          </div>
+            <Text span inherit c="dimmed">
+              the dashed line is how far each is filled
+            </Text>
+          </Group>
           {vessels.length === 0 ? (
-            <p className="quiet">No pots yet. Add the ones you cook big batches in.</p>
+            <Text inherit c="dimmed">
+              No pots yet. Add the ones you cook big batches in.
+            </Text>
           ) : (
             <Shelf list={vessels} onEdit={setEditing} />
           )}
-          <div style={{ marginTop: 14 }}>
-            <button type="button" className="btn o" onClick={() => setEditing('pot')}>
+          <Box mt={14}>
+            <Button variant="outline" onClick={() => setEditing('pot')}>
               Add a pot
-            </button>
-          </div>
-        </section>
-        <section className="card" aria-label="Bowls and steamer">
+            </Button>
+          </Box>
+        </Card>
+        <Card aria-label="Bowls and steamer">
           <h2>Bowls and steamer</h2>
           {bowls.length === 0 ? (
-            <p className="quiet">Nothing yet. Bowl loads are worked out once a blender or processor is here.</p>
+            <Text inherit c="dimmed">
+              Nothing yet. Bowl loads are worked out once a blender or processor is here.
+            </Text>
           ) : (
             <Shelf list={bowls} onEdit={setEditing} />
           )}
-          <div className="row wrap" style={{ marginTop: 14 }}>
+          <Group mt={14}>
             {(['processor', 'blender', 'steamer'] as const).map((k) => (
-              <button key={k} type="button" className="btn o" onClick={() => setEditing(k)}>
+              <Button variant="outline" key={k} onClick={() => setEditing(k)}>
                 Add a {kindOf(k).name.toLowerCase()}
-              </button>
+              </Button>
             ))}
-          </div>
-        </section>
-      </div>
-      <div className="stack">
-        <section className="card" aria-label="Heat">
+          </Group>
+        </Card>
+      </Stack>
+      <Stack>
+        <Card aria-label="Heat">
           <h2>Heat</h2>
-          <ul className="rows">
+          <Rows>
             {heat.map((x) => {
               const mine = data.equipment.find((e) => e.kind === x.kind);
               const on = (mine?.count ?? 0) > 0;
               return (
                 <li key={x.kind}>
-                  <button
-                    type="button"
-                    className="tick"
-                    role="checkbox"
-                    aria-checked={on}
+                  <Checkbox
                     aria-label={x.name}
-                    onClick={() =>
+                    checked={on}
+                    onChange={() =>
                       void write(
                         [
                           {
@@ -201,44 +213,42 @@ export function Gear({ data }: { data: KitchenAnswer }) {
                         on ? `No ${x.name.toLowerCase()}` : `${x.name} noted`,
                       )
                     }
-                  >
-                    {on ? '✓' : ''}
-                  </button>
-                  <div className="grow">
+                  />
+                  <Box className="grow">
                     <b>{x.name}</b>
-                    <div className="sub">
+                    <Text component="div" size="xs" c="dimmed">
                       {on
                         ? [x.of ? `${mine?.count ?? x.count} ${x.of}` : '', mine ? says(mine, measures) : '', mine?.heat ?? '']
                             .filter(Boolean)
                             .join(', ') || 'labels say how to use it'
                         : 'left out of labels and plans'}
-                    </div>
-                  </div>
+                    </Text>
+                  </Box>
                   {on && mine && (
-                    <button type="button" className="link s" onClick={() => setEditing(mine)} aria-label={`Change ${x.name}`}>
+                    <Anchor component="button" size="xs" type="button" onClick={() => setEditing(mine)} aria-label={`Change ${x.name}`}>
                       change
-                    </button>
+                    </Anchor>
                   )}
                 </li>
               );
             })}
-          </ul>
-        </section>
-        <section className="card" aria-label="Trays">
+          </Rows>
+        </Card>
+        <Card aria-label="Trays">
           <h2>Trays and dryers</h2>
-          <Rows kinds={gearKinds.filter((k) => k.group === 'tray')} data={data} onEdit={setEditing} onAdd={setEditing} />
-        </section>
-        <section className="card" aria-label="Also here">
+          <GearRows kinds={gearKinds.filter((k) => k.group === 'tray')} data={data} onEdit={setEditing} onAdd={setEditing} />
+        </Card>
+        <Card aria-label="Also here">
           <h2>Also here</h2>
-          <Rows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={setEditing} onAdd={setEditing} />
-        </section>
-      </div>
+          <GearRows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={setEditing} onAdd={setEditing} />
+        </Card>
+      </Stack>
       {editing !== undefined &&
         (typeof editing === 'string' ? (
           <GearForm gear={undefined} kind={editing} onClose={() => setEditing(undefined)} />
         ) : (
           <GearForm gear={editing} onClose={() => setEditing(undefined)} />
         ))}
-    </div>
+    </Columns>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
@@ -128,7 +129,7 @@ export function GearForm({
         })
       }
     >
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         {!gear && (
           <Pick
             label="What is it"
@@ -151,8 +152,8 @@ export function GearForm({
             onChange={setHeat}
           />
         )}
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      </Group>
+      <Group align="flex-start">
         {k.fields.map((f) => {
           const l = fieldLabels[f];
           return (
@@ -167,19 +168,27 @@ export function GearForm({
             />
           );
         })}
-      </div>
+      </Group>
       {litres === undefined && ruler !== undefined && k.fields.includes('litres') && (
-        <button type="button" className="link" onClick={() => setT({ ...t, litres: String(ruler) })}>
+        <Anchor component="button" type="button" onClick={() => setT({ ...t, litres: String(ruler) })}>
           {ruler} L by the ruler: use that
-        </button>
+        </Anchor>
       )}
       {kind === 'oven' && (
         <Toggle on={fan} onChange={setFan}>
           baked with its fan: labels say 20 °C less
         </Toggle>
       )}
-      {kind === 'microwave' && <p className="sub">Its watts stand on the door frame or in its booklet. Without them 700 W are taken.</p>}
-      {says && <p className="sub">{says}</p>}
+      {kind === 'microwave' && (
+        <Text size="xs" c="dimmed">
+          Its watts stand on the door frame or in its booklet. Without them 700 W are taken.
+        </Text>
+      )}
+      {says && (
+        <Text size="xs" c="dimmed">
+          {says}
+        </Text>
+      )}
     </Sheet>
   );
 }

@@ -1,7 +1,9 @@
+import { Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { Household } from '#core/contract';
 import { useCommands } from '../sync/commands.ts';
 import { Field, numberOf, Pick } from './fields.tsx';
+import { Note } from '../ui/Note.tsx';
 
 /** Settings that move numbers everywhere: country, hours, stock to keep. */
 export function HouseholdForm({ household }: { household: Household }) {
@@ -67,10 +69,10 @@ export function HouseholdForm({ household }: { household: Household }) {
     );
   };
   return (
-    <section className="card" aria-label="Household" style={{ maxWidth: 860 }}>
+    <Card maw={860} aria-label="Household">
       <h2>Household</h2>
-      <div className="stack">
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Stack>
+        <Group align="flex-start">
           <Field label="Name" value={h.name} onChange={(name) => setH({ ...h, name })} />
           <Pick
             label="Country"
@@ -109,8 +111,8 @@ export function HouseholdForm({ household }: { household: Household }) {
             onChange={(locale) => setH({ ...h, locale })}
           />
           <Field label="Time zone" width={190} value={h.timeZone} onChange={(timeZone) => setH({ ...h, timeZone })} />
-        </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        </Group>
+        <Group align="flex-start">
           <Pick
             label="Fridge lives"
             value={h.lives}
@@ -122,8 +124,8 @@ export function HouseholdForm({ household }: { household: Household }) {
           />
           <Field label="Dinner at" width={110} value={h.dinnerAt} onChange={(dinnerAt) => setH({ ...h, dinnerAt })} />
           <Field label="Pack sizes liked" unit="portions" width={170} value={t.groups} onChange={(v) => setT({ ...t, groups: v })} />
-        </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        </Group>
+        <Group align="flex-start">
           <Field
             label="Dinners to keep in hand"
             unit="days"
@@ -140,10 +142,12 @@ export function HouseholdForm({ household }: { household: Household }) {
             value={t.broth}
             onChange={(v) => setT({ ...t, broth: v })}
           />
-        </div>
+        </Group>
         <div>
-          <h3 style={{ marginBottom: 8 }}>Reminders on Today</h3>
-          <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+          <Title order={3} mb={8}>
+            Reminders on Today
+          </Title>
+          <Group align="flex-start">
             <Field
               label="Cook again"
               unit="days’ notice"
@@ -171,11 +175,11 @@ export function HouseholdForm({ household }: { household: Household }) {
             {asks === 'yes' && (
               <Field label="Ask from" unit={`or ${h.dinnerAt}`} width={140} value={t.ask} onChange={(v) => setT({ ...t, ask: v })} />
             )}
-          </div>
-          <p className="quiet" style={{ marginTop: 8 }}>
+          </Group>
+          <Text inherit c="dimmed" mt={8}>
             A pack leaves the freezer the last time that hour leaves its thaw hours before dinner. Without the question, what was planned
             counts as probably eaten until you say so.
-          </p>
+          </Text>
         </div>
         <Field
           label="Address that a label’s code opens, if phones reach Tambo by one"
@@ -183,16 +187,16 @@ export function HouseholdForm({ household }: { household: Household }) {
           onChange={(v) => setT({ ...t, address: v })}
         />
         {problems.map((p) => (
-          <p key={p} className="note bad" role="alert">
+          <Note tone="bad" key={p} role="alert">
             {p}
-          </p>
+          </Note>
         ))}
         <div>
-          <button type="button" className="btn" disabled={problems.length > 0} onClick={save}>
+          <Button disabled={problems.length > 0} onClick={save}>
             Keep
-          </button>
+          </Button>
         </div>
-      </div>
-    </section>
+      </Stack>
+    </Card>
   );
 }

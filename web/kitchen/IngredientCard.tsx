@@ -1,3 +1,4 @@
+import { Anchor, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { ingredientRowSchema, type IngredientRow } from '#core/contract';
@@ -8,6 +9,7 @@ import { useCommands } from '../sync/commands.ts';
 import { Known, Prices, TrimLog } from './IngredientFacts.tsx';
 import { placeNames } from './keepPlaces.ts';
 import { Field, numberOf, Pick, Toggle } from './fields.tsx';
+import { Note } from '../ui/Note.tsx';
 
 const states = ['whole', 'chopped', 'grated', 'pureed', 'dry', 'liquid', 'cooked'] as const;
 
@@ -124,23 +126,23 @@ export function IngredientCard({
   };
   const set = (key: keyof Omit<Typed, 'density'>) => (value: string) => setT({ ...t, [key]: value });
   return (
-    <section className="card" aria-label={row.name || 'A new ingredient'}>
-      <div className="cardhead">
+    <Card aria-label={row.name || 'A new ingredient'}>
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>{row.name ? capital(row.name) : 'A new ingredient'}</h2>
-        <span className="quiet">
+        <Text span inherit c="dimmed">
           {base.source.split(';').join(', ')}
           {base.conf === 'confirm' ? '; weigh yours' : ''}
-        </span>
-      </div>
-      <form
-        className="stack"
-        style={{ gap: 12 }}
+        </Text>
+      </Group>
+      <Stack
+        component="form"
+        gap={12}
         onSubmit={(e) => {
           e.preventDefault();
           if (parsed.success && days.length === 0) keep(parsed.data, `${capital(parsed.data.name)} is noted`);
         }}
       >
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Group align="flex-start">
           <Field label="Name" value={t.name} onChange={set('name')} />
           <Field label="Other names, with commas" value={t.others} onChange={set('others')} />
           <Pick
@@ -149,16 +151,18 @@ export function IngredientCard({
             options={aisles.map((a) => [a.id, a.name.toLowerCase()] as const)}
             onChange={(aisle) => setBase({ ...base, aisle })}
           />
-        </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        </Group>
+        <Group align="flex-start">
           <Field label="One piece is a" width={110} value={t.piece} onChange={set('piece')} />
           <Field label="weighs" unit="g" type="number" width={90} value={t.pieceG} onChange={set('pieceG')} />
           <Field label="Eaten of what is bought" unit="%" type="number" width={170} value={t.edible} onChange={set('edible')} />
           <Field label="Cooked by raw" unit="times" type="number" width={120} value={t.cooked} onChange={set('cooked')} />
-        </div>
+        </Group>
         <div>
-          <span className="lab">Grams in one millilitre, by state; empty is not known</span>
-          <div className="row wrap">
+          <Text fz={15} fw={600} mb={3}>
+            Grams in one millilitre, by state; empty is not known
+          </Text>
+          <Group>
             {states.map((s) => (
               <Field
                 key={s}
@@ -169,9 +173,9 @@ export function IngredientCard({
                 onChange={(v) => setT({ ...t, density: { ...t.density, [s]: v } })}
               />
             ))}
-          </div>
+          </Group>
         </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Group align="flex-start">
           <Pick
             label="Freezes"
             value={base.freeze ?? 'unknown'}
@@ -187,8 +191,8 @@ export function IngredientCard({
             }}
           />
           <Field label="what changes; what to do" value={t.freezeNote} onChange={set('freezeNote')} />
-        </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        </Group>
+        <Group align="flex-start">
           <Pick
             label="Keeps in"
             value={base.keepPlace ?? 'room'}
@@ -207,8 +211,8 @@ export function IngredientCard({
             ]}
             onChange={(washBeforeStoring) => setBase({ ...base, washBeforeStoring })}
           />
-        </div>
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        </Group>
+        <Group align="flex-start">
           <Field label="Wrapped or lined with" value={t.liner} onChange={set('liner')} />
           <Pick
             label="When cut"
@@ -219,10 +223,12 @@ export function IngredientCard({
             ]}
             onChange={(texture) => setBase({ ...base, texture })}
           />
-        </div>
+        </Group>
         <div>
-          <span className="lab">Holds by nature</span>
-          <div className="chips">
+          <Text fz={15} fw={600} mb={3}>
+            Holds by nature
+          </Text>
+          <Group gap={8} className="chips">
             {Object.entries(data.allergenNames).map(([id, name]) => (
               <Toggle
                 key={id}
@@ -238,12 +244,14 @@ export function IngredientCard({
                 {name}
               </Toggle>
             ))}
-          </div>
+          </Group>
         </div>
         {base.allergenCheck !== 'plain' && (
           <div>
-            <span className="lab">A bought pack may hold</span>
-            <div className="chips">
+            <Text fz={15} fw={600} mb={3}>
+              A bought pack may hold
+            </Text>
+            <Group gap={8} className="chips">
               {Object.entries(data.allergenNames)
                 .filter(([id]) => !base.contains.includes(id))
                 .map(([id, name]) => (
@@ -255,7 +263,7 @@ export function IngredientCard({
                     {name}
                   </Toggle>
                 ))}
-            </div>
+            </Group>
           </div>
         )}
         <Pick
@@ -269,34 +277,34 @@ export function IngredientCard({
           onChange={(allergenCheck) => setBase({ ...base, allergenCheck })}
         />
         {[...problems, ...days].map((p) => (
-          <p key={p} className="note bad" role="alert">
+          <Note tone="bad" key={p} role="alert">
             {p}. The last good figures are kept until you change this.
-          </p>
+          </Note>
         ))}
-        <div className="row wrap">
-          <button type="submit" className="btn" disabled={!parsed.success || days.length > 0}>
+        <Group>
+          <Button type="submit" disabled={!parsed.success || days.length > 0}>
             {isNew ? 'Add it' : 'Keep'}
-          </button>
+          </Button>
           {edited && (
-            <button type="button" className="btn o" onClick={back}>
+            <Button variant="outline" onClick={back}>
               Set back to what ships
-            </button>
+            </Button>
           )}
           {own && (
-            <button type="button" className="link danger" onClick={back}>
+            <Anchor component="button" c="var(--tomato)" type="button" onClick={back}>
               Remove
-            </button>
+            </Anchor>
           )}
           <Link to={`/recipes?with=${encodeURIComponent(row.id)}`}>Recipes with it</Link>
-        </div>
-      </form>
+        </Group>
+      </Stack>
       {!isNew && (
-        <div className="stack" style={{ gap: 12, marginTop: 14 }}>
+        <Stack gap={12} mt={14}>
           <Prices row={row} data={data} onChange={(prices) => keep({ ...row, prices }, `${capital(row.name)}: prices noted`)} />
           <TrimLog row={row} data={data} />
           <Known row={row} data={data} />
-        </div>
+        </Stack>
       )}
-    </section>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { trim } from '#core/commands';
 import type { IngredientRow, Price } from '#core/contract';
@@ -8,6 +9,7 @@ import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { Why } from '../ui/ui.tsx';
 import { Field, numberOf, Pick } from './fields.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** What was bought and what was left of it to cook with: the trim of this kitchen. */
 export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer }) {
@@ -20,7 +22,7 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
   const good = b !== undefined && l !== undefined && b > 0 && l > 0 && l <= b;
   const seen = data.trims[row.id];
   return (
-    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
       <b>Weigh your own trim</b>{' '}
       {seen && (
         <span>
@@ -31,12 +33,11 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
           </Why>
         </span>
       )}
-      <div className="row wrap" style={{ gap: 10, alignItems: 'flex-end', marginTop: 6 }}>
+      <Group gap={10} align="flex-end" mt={6}>
         <Field label="Bought" unit="g" type="number" width={100} value={bought} onChange={setBought} />
         <Field label="Left to cook with" unit="g" type="number" width={140} value={left} onChange={setLeft} />
-        <button
-          type="button"
-          className="btn o"
+        <Button
+          variant="outline"
           disabled={!good}
           onClick={() => {
             void log([trim(row.id, b ?? 0, l ?? 0, draft)], `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`);
@@ -46,11 +47,19 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
           }}
         >
           Note it
-        </button>
-        {good && <span className="mid">{Math.round((l / b) * 100)} % usable</span>}
-      </div>
-      {!good && b !== undefined && l !== undefined && <p className="sub">What is left weighs more than 0 and at most what was bought.</p>}
-    </div>
+        </Button>
+        {good && (
+          <Text span variant="mid">
+            {Math.round((l / b) * 100)} % usable
+          </Text>
+        )}
+      </Group>
+      {!good && b !== undefined && l !== undefined && (
+        <Text size="xs" c="dimmed">
+          What is left weighs more than 0 and at most what was bought.
+        </Text>
+      )}
+    </Box>
   );
 }
 
@@ -65,23 +74,26 @@ export function Prices({ row, data, onChange }: { row: IngredientRow; data: Lard
   const good = n !== undefined && n > 0 && cents !== undefined && cents >= 0;
   const prices = row.prices ?? [];
   return (
-    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
       <b>Packs and prices</b>
-      <ul className="rows">
+      <Rows>
         {prices.map((p, i) => (
           <li key={i}>
-            <span className="grow">
+            <Text className="grow" span inherit>
               {p.amount} {p.unit === 'piece' ? 'pieces' : p.unit} for{' '}
               <b>{sayMoney(p.cents, data.household.currency, data.household.locale)}</b>
-              <span className="sub"> {[p.shop, p.day, p.madeUp ? 'made up for the demo' : ''].filter(Boolean).join(', ')}</span>
-            </span>
-            <button type="button" className="link s" onClick={() => onChange(prices.filter((_, k) => k !== i))}>
+              <Text span size="xs" c="dimmed">
+                {' '}
+                {[p.shop, p.day, p.madeUp ? 'made up for the demo' : ''].filter(Boolean).join(', ')}
+              </Text>
+            </Text>
+            <Anchor component="button" size="xs" type="button" onClick={() => onChange(prices.filter((_, k) => k !== i))}>
               not any more
-            </button>
+            </Anchor>
           </li>
         ))}
-      </ul>
-      <div className="row wrap" style={{ gap: 10, alignItems: 'flex-end' }}>
+      </Rows>
+      <Group gap={10} align="flex-end">
         <Field label="A pack of" type="number" width={90} value={amount} onChange={setAmount} />
         <Pick
           label="Unit"
@@ -95,9 +107,8 @@ export function Prices({ row, data, onChange }: { row: IngredientRow; data: Lard
         />
         <Field label="costs" unit={data.household.currency} type="number" width={100} value={money} onChange={setMoney} />
         <Field label="where" width={120} value={shop} onChange={setShop} />
-        <button
-          type="button"
-          className="btn o"
+        <Button
+          variant="outline"
           disabled={!good}
           onClick={() => {
             onChange(
@@ -117,9 +128,9 @@ export function Prices({ row, data, onChange }: { row: IngredientRow; data: Lard
           }}
         >
           Add
-        </button>
-      </div>
-    </div>
+        </Button>
+      </Group>
+    </Box>
   );
 }
 
@@ -152,16 +163,20 @@ export function Known({ row, data }: { row: IngredientRow; data: LarderAnswer })
   ];
   if (lines.length === 0) return null;
   return (
-    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12 }}>
+    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
       <b>What the tables say</b>
-      <ul className="rows">
+      <Rows>
         {lines.map((l) => (
           <li key={l.says}>
-            <span className="grow">{l.says}</span>
-            <span className="sub">{l.source}</span>
+            <Text className="grow" span inherit>
+              {l.says}
+            </Text>
+            <Text span size="xs" c="dimmed">
+              {l.source}
+            </Text>
           </li>
         ))}
-      </ul>
-    </div>
+      </Rows>
+    </Box>
   );
 }

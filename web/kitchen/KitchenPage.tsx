@@ -1,3 +1,4 @@
+import { Button, Group } from '@mantine/core';
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../sync/api.ts';
@@ -43,20 +44,19 @@ export function KitchenPage() {
   return (
     <main className="page">
       <PageHead title="Kitchen" lead={data.household.name}>
-        <div className="chips" role="group" aria-label="Part of the kitchen">
+        <Group gap={8} className="chips" role="group" aria-label="Part of the kitchen">
           {tabs.map(([id, name]) => (
-            <button
-              type="button"
+            <Button
+              variant="chip"
               key={id}
               ref={tab === id ? here : undefined}
-              className="chip"
               aria-pressed={tab === id}
               onClick={() => setParams({ tab: id }, { replace: true })}
             >
               {name}
-            </button>
+            </Button>
           ))}
-        </div>
+        </Group>
       </PageHead>
       {tab === 'eaters' && <Eaters data={data} />}
       {tab === 'gear' && <Gear data={data} />}

@@ -1,3 +1,4 @@
+import { Badge, Button, Card, Group, NativeSelect, Text, TextInput, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { capital, countOf, ingredientFinder, sayMoney } from '#core/kitchen';
@@ -9,6 +10,8 @@ import { useLarderQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
 import { Empty, Waiting } from '../ui/ui.tsx';
 import { IngredientCard } from './IngredientCard.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** Rows shown at once; typing narrows them. */
 const shownRows = 60;
@@ -58,70 +61,81 @@ function Found({ data }: { data: LarderAnswer }) {
     setParams({ tab: 'larder', i: id }, { replace: true });
   };
   return (
-    <div className="grid larder">
-      <section className="card" aria-label="Find an ingredient">
-        <div className="row wrap" style={{ gap: 10 }}>
-          <input
-            className="field grow"
-            style={{ minWidth: 190 }}
+    <Columns parts={[1, 1.5]} align="start">
+      <Card aria-label="Find an ingredient">
+        <Group gap={10}>
+          <TextInput
+            flex={1}
+            miw={190}
             type="search"
             placeholder="Name, here or elsewhere"
             aria-label="Search ingredients"
             value={q}
             onChange={(e) => setQ(e.currentTarget.value)}
           />
-          <select className="field" aria-label="Aisle" value={aisle} onChange={(e) => setAisle(e.currentTarget.value)}>
+          <NativeSelect aria-label="Aisle" value={aisle} onChange={(e) => setAisle(e.currentTarget.value)}>
             <option value="">every aisle</option>
             {aisles.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
             ))}
-          </select>
-        </div>
-        <div className="chips" role="group" aria-label="Only" style={{ marginTop: 10 }}>
+          </NativeSelect>
+        </Group>
+        <Group gap={8} mt={10} className="chips" role="group" aria-label="Only">
           {onlyNames.map(([id, name]) => (
-            <button key={id} type="button" className="chip" aria-pressed={only === id} onClick={() => setOnly(id)}>
+            <Button variant="chip" key={id} aria-pressed={only === id} onClick={() => setOnly(id)}>
               {name}
-            </button>
+            </Button>
           ))}
-        </div>
-        <p className="sub" role="status" style={{ margin: '10px 0 4px' }}>
+        </Group>
+        <Text size="xs" c="dimmed" mt={10} mb={4} role="status">
           {countOf(found.length, 'ingredient')}
           {found.length > shownRows ? `, the first ${shownRows} below` : ''}
-        </p>
+        </Text>
         {found.length === 0 ? (
-          <p className="quiet">Nothing by that name. Add it below, with what you know of it.</p>
+          <Text inherit c="dimmed">
+            Nothing by that name. Add it below, with what you know of it.
+          </Text>
         ) : (
-          <ul className="rows picklist">
+          <Rows className="picklist">
             {found.slice(0, shownRows).map((r) => {
               const price = newestPrice(r);
               return (
                 <li key={r.id}>
-                  <button type="button" className="pick" aria-current={row?.id === r.id} onClick={() => choose(r.id)}>
-                    <span className="grow">
+                  <UnstyledButton className="pick" aria-current={row?.id === r.id} onClick={() => choose(r.id)}>
+                    <Text className="grow" span inherit>
                       <b>{capital(r.name)}</b>
-                      {r.otherNames.length > 0 && <span className="sub"> {r.otherNames.slice(0, 3).join(', ')}</span>}
-                    </span>
-                    {data.own.includes(r.id) && <span className="tag f">added here</span>}
-                    {data.edited.includes(r.id) && <span className="tag l">changed</span>}
-                    {price && <span className="sub">{sayMoney(price.cents, data.household.currency, data.household.locale)}</span>}
-                  </button>
+                      {r.otherNames.length > 0 && (
+                        <Text span size="xs" c="dimmed">
+                          {' '}
+                          {r.otherNames.slice(0, 3).join(', ')}
+                        </Text>
+                      )}
+                    </Text>
+                    {data.own.includes(r.id) && <Badge color="rim">added here</Badge>}
+                    {data.edited.includes(r.id) && <Badge color="leaf">changed</Badge>}
+                    {price && (
+                      <Text span size="xs" c="dimmed">
+                        {sayMoney(price.cents, data.household.currency, data.household.locale)}
+                      </Text>
+                    )}
+                  </UnstyledButton>
                 </li>
               );
             })}
-          </ul>
+          </Rows>
         )}
-        <button type="button" className="btn o" style={{ marginTop: 12 }} onClick={() => setAdded({ ...blank(), name: q.trim() })}>
+        <Button variant="outline" mt={12} onClick={() => setAdded({ ...blank(), name: q.trim() })}>
           Add one of your own
-        </button>
-      </section>
+        </Button>
+      </Card>
       {row ? (
         <IngredientCard key={row.id + JSON.stringify(row).length} row={row} data={data} isNew={row === added} onKept={choose} />
       ) : (
         <Empty title="Choose one" text="Its weights, trim, price and how it keeps stand here." />
       )}
-    </div>
+    </Columns>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { kindSchema, type Place } from '#core/contract';
 import { usableShareOf } from '#core/store';
@@ -86,7 +87,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
         })
       }
     >
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         <Field label="Name" value={p.name} onChange={(name) => setP({ ...p, name })} />
         <Pick
           label="Kind"
@@ -100,15 +101,15 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
           ]}
           onChange={(kind) => setP({ ...p, kind })}
         />
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      </Group>
+      <Group align="flex-start">
         <Field label="Litres" type="number" width={100} value={t.litres} onChange={(v) => setT({ ...t, litres: v })} />
         <Field label="Temperature" unit="°C" type="number" width={130} value={t.temp} onChange={(v) => setT({ ...t, temp: v })} />
         <Field label="Packs can fill" unit="%" type="number" width={120} value={t.share} onChange={(v) => setT({ ...t, share: v })} />
         <Field label="Shelves or baskets, with commas" value={t.zones} onChange={(v) => setT({ ...t, zones: v })} />
-      </div>
+      </Group>
       {freezes && (
-        <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+        <Group align="flex-start">
           <Field label="Freezes in a day" unit="kg" type="number" width={150} value={t.kg} onChange={(v) => setT({ ...t, kg: v })} />
           <Field
             label="Places where a tray lies level"
@@ -127,12 +128,14 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
             ]}
             onChange={(trust) => setP({ ...p, trust })}
           />
-        </div>
+        </Group>
       )}
       {freezes && (
         <div>
-          <span className="lab">Meant for</span>
-          <div className="chips">
+          <Text fz={15} fw={600} mb={3}>
+            Meant for
+          </Text>
+          <Group gap={8} className="chips">
             {kindSchema.options.map((k) => (
               <Toggle
                 key={k}
@@ -142,7 +145,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
                 {k}
               </Toggle>
             ))}
-          </div>
+          </Group>
         </div>
       )}
       <Field label="What to know about it" value={p.note ?? ''} onChange={(note) => setP({ ...p, note })} />

@@ -1,3 +1,4 @@
+import { Anchor, Badge, Box, Button, Card, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Container, Place } from '#core/contract';
@@ -8,27 +9,33 @@ import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
 import { useMeasures } from '../sync/measures.ts';
+import { Bar } from '../ui/Bar.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
   const [editing, setEditing] = useState<Container | 'new'>();
   return (
     <>
-      <section className="card" aria-label="What you can pack in">
-        <div className="cardhead">
+      <Card aria-label="What you can pack in">
+        <Group justify="space-between" align="baseline" mb={8}>
           <h2>What you can pack in</h2>
-          <span className="quiet">side by side at one scale; free now, and what the next session wants</span>
-        </div>
+          <Text span inherit c="dimmed">
+            side by side at one scale; free now, and what the next session wants
+          </Text>
+        </Group>
         {data.containers.length === 0 ? (
-          <p className="quiet">Nothing yet. Add tubs, bags and pans; common ones are one tap.</p>
+          <Text inherit c="dimmed">
+            Nothing yet. Add tubs, bags and pans; common ones are one tap.
+          </Text>
         ) : (
           <ContainerShelf list={data.containers} onEdit={setEditing} />
         )}
-        <div style={{ marginTop: 14 }}>
-          <button type="button" className="btn o" onClick={() => setEditing('new')}>
+        <Box mt={14}>
+          <Button variant="outline" onClick={() => setEditing('new')}>
             Add a container
-          </button>
-        </div>
-      </section>
+          </Button>
+        </Box>
+      </Card>
       {editing && (
         <ContainerForm
           container={editing === 'new' ? undefined : editing}
@@ -46,74 +53,72 @@ export function Places({ data }: { data: KitchenAnswer }) {
   const [editing, setEditing] = useState<Place | 'new'>();
   return (
     <>
-      <div className="grid" style={{ gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))' }}>
+      <Columns least={330}>
         {data.places.map(({ place, room }) => (
-          <section key={place.id} className="card" aria-label={place.name}>
-            <div className="cardhead">
+          <Card key={place.id} aria-label={place.name}>
+            <Group justify="space-between" align="baseline" mb={8}>
               <h2>{place.name}</h2>
-              <span className="tag f">{place.temperatureC} °C</span>
-            </div>
+              <Badge color="rim">{place.temperatureC} °C</Badge>
+            </Group>
             <div>
-              <span className="big">{place.litres}</span>
-              <span className="unit">
+              <Text span variant="big">
+                {place.litres}
+              </Text>
+              <Text span variant="unit">
                 L
                 {place.kind === 'freezer' || place.kind === 'chest'
                   ? `, ${sayVolume(Math.round(room.freeMl / 1000) * 1000)} of it free`
                   : ''}
-              </span>
+              </Text>
             </div>
-            <p className="sub" style={{ fontSize: 15, marginTop: 4 }}>
+            <Text c="dimmed" fz={15} mt={4}>
               {place.zones.map((z) => z.name).join(', ')}. {place.note ?? ''}
-            </p>
+            </Text>
             {(place.freezingKgPerDay !== undefined || place.levelPlaces !== undefined) && (
-              <p className="sub" style={{ fontSize: 15 }}>
+              <Text c="dimmed" fz={15}>
                 {[
                   place.freezingKgPerDay !== undefined ? `freezes ${place.freezingKgPerDay} kg a day` : '',
                   place.levelPlaces !== undefined ? countOf(place.levelPlaces, 'level place') : '',
                 ]
                   .filter(Boolean)
                   .join(', ')}
-              </p>
+              </Text>
             )}
-            <div className="row wrap" style={{ gap: 8, marginTop: 4 }}>
-              {place.trust === 'some' && <span className="tag s">trusted so far</span>}
-              {place.trust === 'little' && <span className="tag t">trusted little</span>}
+            <Group gap={8} mt={4}>
+              {place.trust === 'some' && <Badge color="saffron">trusted so far</Badge>}
+              {place.trust === 'little' && <Badge color="tomato">trusted little</Badge>}
               {place.prefers.map((k) => (
-                <span key={k} className="row" style={{ gap: 4 }}>
-                  <KindMark kind={k} size={16} /> <span className="sub">{k}</span>
-                </span>
+                <Group wrap="nowrap" component="span" gap={4} key={k}>
+                  <KindMark kind={k} size={16} />{' '}
+                  <Text span size="xs" c="dimmed">
+                    {k}
+                  </Text>
+                </Group>
               ))}
-            </div>
+            </Group>
             {(place.kind === 'freezer' || place.kind === 'chest') && (
-              <div
-                className="bar"
-                style={{ marginTop: 8 }}
-                role="img"
-                aria-label={`${Math.round((room.usedMl / room.usableMl) * 100)} % full`}
-              >
-                <i style={{ width: `${Math.min(100, (room.usedMl / room.usableMl) * 100)}%` }} />
-              </div>
+              <Bar mt={8} label={`${Math.round((room.usedMl / room.usableMl) * 100)} % full`} share={room.usedMl / room.usableMl} />
             )}
-            <div className="row" style={{ marginTop: 10 }}>
-              <button type="button" className="link s" onClick={() => setEditing(place)}>
+            <Group wrap="nowrap" mt={10}>
+              <Anchor component="button" size="xs" type="button" onClick={() => setEditing(place)}>
                 change
-              </button>
+              </Anchor>
               {room.packs > 0 && (
-                <Link className="sub" to="/store">
+                <Anchor component={Link} size="xs" to="/store">
                   {countOf(room.packs, 'pack')} in it
-                </Link>
+                </Anchor>
               )}
-            </div>
-          </section>
+            </Group>
+          </Card>
         ))}
-        <section className="card empty">
+        <Card className="empty">
           <h2>Another cold place</h2>
           <p>A freezer, a chest, a fridge with a shelf to thaw on.</p>
-          <button type="button" className="btn o" onClick={() => setEditing('new')}>
+          <Button variant="outline" onClick={() => setEditing('new')}>
             Add one
-          </button>
-        </section>
-      </div>
+          </Button>
+        </Card>
+      </Columns>
       {editing && <PlaceForm place={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
     </>
   );

@@ -1,8 +1,10 @@
+import { Button, Group, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { dayOf, sayDayYear } from '#core/kitchen';
 import type { AwayAnswer } from '#core/queries';
 import { sayError, useSecondPlaceMutation } from '../sync/api.ts';
 import { Field } from './fields.tsx';
+import { Note } from '../ui/Note.tsx';
 
 /** Where daily copies are brought besides: another disk, a stick. */
 export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) {
@@ -12,35 +14,38 @@ export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) 
   const day = (at: string | undefined): string => (at === undefined ? '' : sayDayYear(dayOf(at, zone)));
   return (
     <section aria-label="A second place" style={{ marginTop: 18 }}>
-      <h3 style={{ margin: '0 0 4px' }}>A second place</h3>
-      <p className="sub" style={{ fontSize: 15 }}>
+      <Title order={3} mb={4}>
+        A second place
+      </Title>
+      <Text c="dimmed" fz={15}>
         A folder on another disk or a stick: each daily copy is brought there too, and read back.
         {away.broughtAt && ` The last came there on ${day(away.broughtAt)}.`}
         {away.takenAt && ` One was taken away by hand on ${day(away.takenAt)}.`}
-      </p>
+      </Text>
       {away.problem && (
-        <p className="note warn" role="status" style={{ marginTop: 8 }}>
+        <Note tone="warn" mt={8} role="status">
           The last copy did not reach {away.folder}: {away.problem}. The copies kept here are whole.
-        </p>
+        </Note>
       )}
-      <form
-        className="row wrap"
-        style={{ alignItems: 'flex-end', marginTop: 8 }}
+      <Group
+        component="form"
+        align="flex-end"
+        mt={8}
         onSubmit={(e) => {
           e.preventDefault();
           void keep(folder.trim());
         }}
       >
         <Field label="Folder" value={folder} onChange={setFolder} />
-        <button type="submit" className="btn o" disabled={busy || folder.trim() === (away.folder ?? '')}>
+        <Button variant="outline" type="submit" disabled={busy || folder.trim() === (away.folder ?? '')}>
           {folder.trim() === '' && away.folder ? 'No second place' : 'Bring copies there'}
-        </button>
-      </form>
+        </Button>
+      </Group>
       {problem && (
-        <p className="note bad" role="alert" style={{ marginTop: 8 }}>
+        <Note tone="bad" mt={8} role="alert">
           {problem.message}
           {problem.refusals[0] && ` Expected ${problem.refusals[0].expected}.`}
-        </p>
+        </Note>
       )}
     </section>
   );

@@ -1,3 +1,4 @@
+import { Box, Button, Group } from '@mantine/core';
 import { useState } from 'react';
 import { sayAtHome } from '#core/commands';
 import type { Meal } from '#core/contract';
@@ -20,14 +21,14 @@ function OneMeal({ data, onFlip }: { data: KitchenAnswer; onFlip: Flip }) {
   const there = present[eaterId]?.[days.indexOf(day)]?.[meal] ?? false;
   if (!eater) return null;
   return (
-    <div className="row wrap" style={{ alignItems: 'flex-end', marginTop: 10 }}>
+    <Group align="flex-end" mt={10}>
       <Pick label="One meal of" value={eaterId} options={data.eaters.map((e) => [e.id, e.name] as const)} onChange={setEater} />
       <Pick label="on" value={day} options={days.map((d) => [d, `${shortWeekday(d)} ${sayDay(d)}`] as const)} onChange={setDay} />
       <Pick label="meal" value={meal} options={meals.map((m) => [m, m] as const)} onChange={setMeal} />
-      <button type="button" className="btn o" onClick={() => onFlip(eaterId, day, meal)}>
+      <Button variant="outline" onClick={() => onFlip(eaterId, day, meal)}>
         {there ? `${eater.name} is not here for it` : `${eater.name} eats here`}
-      </button>
-    </div>
+      </Button>
+    </Group>
   );
 }
 
@@ -51,7 +52,7 @@ export function Weeks({ data }: { data: KitchenAnswer }) {
   const h = 30 + data.eaters.length * rowH + 40;
   return (
     <>
-      <div style={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Four weeks at the table">
+      <Box style={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label="Four weeks at the table">
         <svg
           viewBox={`0 0 ${w} ${h}`}
           width="100%"
@@ -122,7 +123,7 @@ export function Weeks({ data }: { data: KitchenAnswer }) {
             </text>
           ))}
         </svg>
-      </div>
+      </Box>
       <OneMeal data={data} onFlip={flip} />
     </>
   );

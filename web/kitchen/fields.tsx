@@ -1,5 +1,6 @@
-import { Modal } from '@mantine/core';
-import { useId, type ReactNode } from 'react';
+import { Anchor, Button, Group, Modal, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import type { ReactNode } from 'react';
+import { Note } from '../ui/Note.tsx';
 
 /** A number typed as text; undefined when it is not one. */
 export const numberOf = (text: string): number | undefined => {
@@ -24,29 +25,28 @@ export function Field({
   width?: number;
   bad?: string | undefined;
 }) {
-  const id = useId();
   return (
-    <div style={{ flex: width ? undefined : 1, minWidth: width ?? 140 }}>
-      <label className="lab" htmlFor={id}>
-        {label}
-        {unit ? <span className="quiet"> ({unit})</span> : null}
-      </label>
-      <input
-        id={id}
-        className="field"
-        style={{ width: width ?? '100%' }}
-        type={type === 'number' ? 'text' : type}
-        inputMode={type === 'number' ? 'decimal' : undefined}
-        value={value}
-        aria-invalid={Boolean(bad)}
-        onChange={(e) => onChange(e.currentTarget.value)}
-      />
-      {bad && (
-        <div className="sub" style={{ color: 'var(--tomato)' }}>
-          {bad}
-        </div>
-      )}
-    </div>
+    <TextInput
+      label={
+        <>
+          {label}
+          {unit ? (
+            <Text span inherit c="dimmed" fw={400}>
+              {' '}
+              ({unit})
+            </Text>
+          ) : null}
+        </>
+      }
+      flex={width ? undefined : 1}
+      w={width}
+      miw={width ?? 140}
+      type={type === 'number' ? 'text' : type}
+      inputMode={type === 'number' ? 'decimal' : undefined}
+      value={value}
+      error={bad}
+      onChange={(e) => onChange(e.currentTarget.value)}
+    />
   );
 }
 
@@ -61,27 +61,21 @@ export function Pick<T extends string>({
   options: readonly (readonly [T, string])[];
   onChange: (v: T) => void;
 }) {
-  const id = useId();
   return (
-    <div style={{ minWidth: 150 }}>
-      <label className="lab" htmlFor={id}>
-        {label}
-      </label>
-      <select id={id} className="field" style={{ width: '100%' }} value={value} onChange={(e) => onChange(e.currentTarget.value as T)}>
-        {options.map(([v, name]) => (
-          <option key={v} value={v}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </div>
+    <NativeSelect
+      label={label}
+      miw={150}
+      value={value}
+      data={options.map(([v, name]) => ({ value: v, label: name }))}
+      onChange={(e) => onChange(e.currentTarget.value as T)}
+    />
   );
 }
 
 export const Toggle = ({ on, onChange, children }: { on: boolean; onChange: (on: boolean) => void; children: ReactNode }) => (
-  <button type="button" className="chip" aria-pressed={on} onClick={() => onChange(!on)}>
+  <Button variant="chip" aria-pressed={on} onClick={() => onChange(!on)}>
     {children}
-  </button>
+  </Button>
 );
 
 /** A form in a sheet: fields, what is wrong, save and remove. */
@@ -101,30 +95,31 @@ export function Sheet({
   onClose: () => void;
 }) {
   return (
-    <Modal opened onClose={onClose} title={<span className="mid">{title}</span>} size={660} closeButtonProps={{ 'aria-label': 'Close' }}>
+    <Modal opened onClose={onClose} title={title} size={660} closeButtonProps={{ 'aria-label': 'Close' }}>
       <form
-        className="stack"
         onSubmit={(e) => {
           e.preventDefault();
           if (problems.length === 0) onSave();
         }}
       >
-        {children}
-        {problems.map((p) => (
-          <p key={p} className="note bad" role="alert">
-            {p}
-          </p>
-        ))}
-        <div className="row">
-          <button type="submit" className="btn" disabled={problems.length > 0}>
-            Keep
-          </button>
-          {onRemove && (
-            <button type="button" className="link danger" onClick={onRemove}>
-              Remove
-            </button>
-          )}
-        </div>
+        <Stack>
+          {children}
+          {problems.map((p) => (
+            <Note tone="bad" key={p} role="alert">
+              {p}
+            </Note>
+          ))}
+          <Group>
+            <Button type="submit" disabled={problems.length > 0}>
+              Keep
+            </Button>
+            {onRemove && (
+              <Anchor component="button" type="button" c="var(--tomato)" onClick={onRemove}>
+                Remove
+              </Anchor>
+            )}
+          </Group>
+        </Stack>
       </form>
     </Modal>
   );

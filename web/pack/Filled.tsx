@@ -1,3 +1,4 @@
+import { Badge, Box, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { markLabelled, putAway } from '#core/commands';
@@ -9,6 +10,8 @@ import { useCommands } from '../sync/commands.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { datedAs } from '../ui/packWords.ts';
 import { SpotSelect, type Spot } from '../ui/SpotSelect.tsx';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Packs of this dish once filled: put away together, labels next. */
 export function Filled({ b, places, sessionId }: { b: PackedBatch; places: readonly Place[]; sessionId: string }) {
@@ -22,58 +25,59 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
     void log(putAway(loose, at), `${b.revision.name}: put away`);
   };
   return (
-    <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.4fr) minmax(0,1fr)', alignItems: 'start', marginTop: 14 }}>
-      <section className="card" aria-label="Packs">
+    <Columns align="start" parts={[1.4, 1]} mt={14}>
+      <Card aria-label="Packs">
         <h2>
           {countOf(b.packs.length, 'pack')} of {b.revision.name}
         </h2>
-        <ul className="rows" style={{ columns: '2 240px', columnGap: 28 }}>
+        <Rows style={{ columns: '2 240px', columnGap: 28 }}>
           {b.packs.map((p) => (
             <li key={p.packId} style={{ breakInside: 'avoid' }}>
               <KindMark kind={p.kind} size={22} />
-              <div className="grow">
+              <Box className="grow">
                 <Link className="main" to={`/p/${p.code}`}>
                   {p.code}
                 </Link>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {sayPortions(p.portions)} {portionName(p.kind, p.portions)}, {datedAs(p)}
-                </div>
-              </div>
-              {p.labelled ? null : <span className="tag t">no label</span>}
-              {p.placeId ? <span className="tag l">away</span> : null}
+                </Text>
+              </Box>
+              {p.labelled ? null : <Badge color="tomato">no label</Badge>}
+              {p.placeId ? <Badge color="leaf">away</Badge> : null}
             </li>
           ))}
-        </ul>
-      </section>
-      <div className="stack">
+        </Rows>
+      </Card>
+      <Stack>
         {loose.length > 0 && (
-          <section className="card" aria-label="Put away">
+          <Card aria-label="Put away">
             <h2>Put them away</h2>
-            <p className="sub" style={{ marginBottom: 8, fontSize: 15 }}>
+            <Text c="dimmed" mb={8} fz={15}>
               Cold first: under 5 °C, then in one layer.
-            </p>
-            <div className="row wrap">
+            </Text>
+            <Group>
               <SpotSelect label="Where to" places={cold} spot={at} onChoose={setAt} />
-              <button type="button" className="btn" disabled={cold.length === 0} onClick={put}>
+              <Button disabled={cold.length === 0} onClick={put}>
                 {countOf(loose.length, 'pack')} put away
-              </button>
-            </div>
-          </section>
+              </Button>
+            </Group>
+          </Card>
         )}
-        <section className="card" aria-label="Labels">
+        <Card aria-label="Labels">
           <h2>Labels</h2>
           {unlabelled.length === 0 ? (
             <p>Every pack has its label.</p>
           ) : (
             <>
-              <p style={{ marginBottom: 10 }}>{countOf(unlabelled.length, 'pack')} without one.</p>
-              <div className="row wrap">
-                <Link className="btn" to={`/pack/${sessionId}/labels`}>
+              <Text inherit mb={10}>
+                {countOf(unlabelled.length, 'pack')} without one.
+              </Text>
+              <Group>
+                <Button component={Link} to={`/pack/${sessionId}/labels`}>
                   Print labels
-                </Link>
-                <button
-                  type="button"
-                  className="btn o"
+                </Button>
+                <Button
+                  variant="outline"
                   onClick={() =>
                     void log(
                       unlabelled.map((p) => markLabelled(p, 'hand')),
@@ -82,12 +86,12 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
                   }
                 >
                   Written by hand
-                </button>
-              </div>
+                </Button>
+              </Group>
             </>
           )}
-        </section>
-      </div>
-    </div>
+        </Card>
+      </Stack>
+    </Columns>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Stack, Text, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { eatTonight, fillPack, type Act } from '#core/commands';
@@ -18,6 +19,8 @@ import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
 import { optionsFor, sayResult } from './options.ts';
 import { useMeasures } from '../sync/measures.ts';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** Weighing, the choice of containers, how high to fill them and their label; `onFilled` keeps the page on this dish. */
 export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionParts['pack']; onFilled: () => void }) {
@@ -114,10 +117,9 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
   return (
     <>
       {weighing ? <WeighCard key={b.batch.id} b={b} sessionId={view.session.id} pots={pots} onDone={() => setWeighing(false)} /> : null}
-      <div className="row wrap" style={{ margin: '14px 0', gap: 10, alignItems: 'stretch' }} role="radiogroup" aria-label="How to pack it">
+      <Group my={14} gap={10} align="stretch" role="radiogroup" aria-label="How to pack it">
         {options.map((o) => (
-          <button
-            type="button"
+          <UnstyledButton
             key={o.id}
             role="radio"
             aria-checked={o.id === option?.id}
@@ -136,30 +138,32 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
             }}
           >
             <b>{o.name}</b>
-            <div className="sub" style={{ fontSize: 15 }}>
+            <Text component="div" c="dimmed" fz={15}>
               {sayResult(o.result, b.revision.kind)}
-            </div>
+            </Text>
             {o.result.ok && o.result.choice.tonightMl >= 20 && (
-              <div style={{ fontSize: 15 }}>{sayVolume(Math.round(o.result.choice.tonightMl))} for tonight</div>
+              <Box fz={15}>{sayVolume(Math.round(o.result.choice.tonightMl))} for tonight</Box>
             )}
-          </button>
+          </UnstyledButton>
         ))}
-      </div>
+      </Group>
       {problem && (
-        <p className="note bad" role="alert" style={{ marginBottom: 14 }}>
+        <Note tone="bad" mb={14} role="alert">
           {problem}
-        </p>
+        </Note>
       )}
-      <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.6fr) 420px', alignItems: 'start' }}>
-        <section className="card" aria-label="Fill">
-          <div className="cardhead">
+      <Columns parts={[1.6, '420px']} align="start">
+        <Card aria-label="Fill">
+          <Group justify="space-between" align="baseline" mb={8}>
             <h2>
               {b.cubes
                 ? `${b.cubes.cubes} cubes in ${countOf(b.cubes.rounds, 'round')} of ${b.cubes.cellsPerRound}, then into bags`
                 : 'Fill to the red line'}
             </h2>
-            <span className="quiet">drawn to scale</span>
-          </div>
+            <Text span inherit c="dimmed">
+              drawn to scale
+            </Text>
+          </Group>
           {choice && choice.groups.length > 0 ? (
             <FillView
               groups={choice.groups}
@@ -168,17 +172,17 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
               cubes={b.revision.cubeMl !== undefined}
             />
           ) : (
-            <p className="note warn">
+            <Note tone="warn">
               {option ? sayResult(option.result, b.revision.kind) : ''}.{' '}
               {option && !option.result.ok && option.result.why === 'nothingFree' ? (
                 <>
                   Wash up the empties in <Link to="/kitchen?tab=containers">Kitchen</Link>, or add what you have.
                 </>
               ) : null}
-            </p>
+            </Note>
           )}
           {noSalt && choice && (
-            <p className="note" style={{ marginTop: 12 }}>
+            <Note mt={12}>
               First the {sayPortions(b.batch.unsalted ?? 0)} without salt:{' '}
               {listOf(choice.groups.flatMap((g, k) => ((noSalt.packs[k] ?? 0) > 0 ? [`${noSalt.packs[k]} × ${g.container.name}`] : []))) ||
                 'no whole pack'}
@@ -186,55 +190,57 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
               {noSalt.left > 0
                 ? ` ${sayPortions(noSalt.left)} more ${noSalt.left === 1 ? 'fills' : 'fill'} no whole pack: tonight’s, or choose singles.`
                 : ''}
-            </p>
+            </Note>
           )}
           {choice && (
-            <div className="row" style={{ marginTop: 16 }}>
-              <button type="button" className="btn l" disabled={busy || choice.packs === 0} onClick={() => once(fill)}>
+            <Group wrap="nowrap" mt={16}>
+              <Button size="lg" disabled={busy || choice.packs === 0} onClick={() => once(fill)}>
                 Filled: {countOf(choice.packs, 'pack')}
-              </button>
+              </Button>
               {!weighing && (
-                <button type="button" className="btn l o" onClick={() => setWeighing(true)}>
+                <Button variant="outline" size="lg" onClick={() => setWeighing(true)}>
                   Weigh again
-                </button>
+                </Button>
               )}
-            </div>
+            </Group>
           )}
-        </section>
-        <div className="stack">
-          <section className="card" aria-label="The label">
-            <div className="cardhead">
+        </Card>
+        <Stack>
+          <Card aria-label="The label">
+            <Group justify="space-between" align="baseline" mb={8}>
               <h2>The label</h2>
-              <span className="quiet">63.5 x 38.1 mm</span>
-            </div>
+              <Text span inherit c="dimmed">
+                63.5 x 38.1 mm
+              </Text>
+            </Group>
             {drawn ? (
               <LabelDrawings result={drawn} />
             ) : (
-              <p className="note bad">{sample && !sample.ok ? `No label: ${sample.why}.` : 'Choose how to pack it first.'}</p>
+              <Note tone="bad">{sample && !sample.ok ? `No label: ${sample.why}.` : 'Choose how to pack it first.'}</Note>
             )}
             {drawn?.ok && drawn.moved.length > 0 && (
-              <p className="sub" style={{ marginTop: 8 }}>
+              <Text size="xs" c="dimmed" mt={8}>
                 Goes to the session sheet: {drawn.moved.map((m) => `${m.head.toLowerCase()}: ${m.text}`).join(' ')}
-              </p>
+              </Text>
             )}
             {b.heat.guess && (
-              <p className="sub" style={{ marginTop: 8 }}>
+              <Text size="xs" c="dimmed" mt={8}>
                 Heated as “{b.heat.rows[0]?.many ?? b.heat.classId}” is a guess.{' '}
                 <Link to={`/recipes/${b.revision.recipeId}#reheating`}>Confirm or change it</Link>
-              </p>
+              </Text>
             )}
             {b.lot.life.ok && (
-              <p className="sub" style={{ marginTop: 8 }}>
+              <Text size="xs" c="dimmed" mt={8}>
                 Keeps {countOf(b.lot.life.life.months, 'month')} because of the {b.lot.life.life.part} ({b.lot.life.life.source}).
-              </p>
+              </Text>
             )}
-          </section>
+          </Card>
           <Cautions
             list={cautionsFor(b.revision.kind === 'puree' ? ['cooling', 'baby'] : ['cooling'], frame.household.country)}
             title="Before it goes in"
           />
-        </div>
-      </div>
+        </Stack>
+      </Columns>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { Badge, Box, Button, Card, Group, Stack, Text, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { markLabelled } from '#core/commands';
@@ -9,6 +10,7 @@ import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
+import { Columns } from '../ui/Columns.tsx';
 
 const sheetsOf = (r: LabelResult | undefined): number => (r?.ok ? r.labels.length : 0);
 const perSheet = a4Grid21.columns * a4Grid21.rows;
@@ -43,46 +45,39 @@ export function LabelsPage() {
         title="Labels"
         lead={`${countOf(data.labels.length, 'pack')}, ${bare === 0 ? 'all labelled' : `${bare} without a label`}. ${a4Grid21.name}.`}
       >
-        <button type="button" className="chip" aria-pressed={all} onClick={() => setAll(!all)}>
+        <Button variant="chip" aria-pressed={all} onClick={() => setAll(!all)}>
           All packs again
-        </button>
-        <Link className="btn o" to={`/pack/${id}/sheet`}>
+        </Button>
+        <Button component={Link} variant="outline" to={`/pack/${id}/sheet`}>
           Session sheet
-        </Link>
+        </Button>
       </PageHead>
       {data.labels.length === 0 ? (
         <Empty title="No packs yet" text="Fill the containers first; each pack then has its code and its label.">
-          <Link className="btn" to={`/pack/${id}`}>
+          <Button component={Link} to={`/pack/${id}`}>
             Pack
-          </Link>
+          </Button>
         </Empty>
       ) : (
-        <div className="grid" style={{ gridTemplateColumns: '300px minmax(0,1fr)', alignItems: 'start' }}>
-          <div className="stack">
-            <section className="card" aria-label="Sheet">
+        <Columns parts={['300px', 1]} align="start">
+          <Stack>
+            <Card aria-label="Sheet">
               <h2>First free label</h2>
-              <p className="sub" style={{ marginBottom: 8, fontSize: 15 }}>
+              <Text c="dimmed" mb={8} fz={15}>
                 Tap where a started sheet goes on.
-              </p>
-              <div
+              </Text>
+              <Box
+                bg="var(--pale)"
+                p={8}
                 role="radiogroup"
                 aria-label="First free label of the sheet"
-                style={{
-                  display: 'grid',
-                  gridTemplateColumns: 'repeat(3,1fr)',
-                  gap: 4,
-                  background: 'var(--pale)',
-                  border: '1.5px solid var(--rim)',
-                  padding: 8,
-                  borderRadius: 4,
-                }}
+                style={{ display: 'grid', gridTemplateColumns: 'repeat(3,1fr)', gap: 4, border: '1.5px solid var(--rim)', borderRadius: 4 }}
               >
                 {Array.from({ length: perSheet }, (_, i) => {
                   const n = i + 1;
                   const used = n >= start && n < start + cells;
                   return (
-                    <button
-                      type="button"
+                    <UnstyledButton
                       key={n}
                       role="radio"
                       aria-checked={n === start}
@@ -103,58 +98,60 @@ export function LabelsPage() {
                       }}
                     >
                       {n}
-                    </button>
+                    </UnstyledButton>
                   );
                 })}
-              </div>
-              <p className="sub" style={{ marginTop: 8, fontSize: 15 }}>
+              </Box>
+              <Text c="dimmed" mt={8} fz={15}>
                 {countOf(cells, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + cells) / perSheet)), 'sheet')}.
-              </p>
+              </Text>
               {chosen.length > 0 && (
-                <div className="stack" style={{ gap: 8, marginTop: 12 }}>
-                  <a className="btn" href={href} target="_blank" rel="noreferrer">
+                <Stack gap={8} mt={12}>
+                  <Button component="a" href={href} target="_blank" rel="noreferrer">
                     Open the PDF
-                  </a>
-                  <button type="button" className="btn o" onClick={() => mark('printed')}>
+                  </Button>
+                  <Button variant="outline" onClick={() => mark('printed')}>
                     Printed and stuck on
-                  </button>
-                </div>
+                  </Button>
+                </Stack>
               )}
-            </section>
-            <section className="card" aria-label="By hand">
+            </Card>
+            <Card aria-label="By hand">
               <h2>No printer to hand?</h2>
-              <p style={{ fontSize: 15 }}>
-                Write the code big on each lid, with the dish and the best-by date. The rest stands here under the code.
-              </p>
+              <Text fz={15}>Write the code big on each lid, with the dish and the best-by date. The rest stands here under the code.</Text>
               {chosen.length > 0 && (
-                <button type="button" className="btn o" style={{ marginTop: 10 }} onClick={() => mark('hand')}>
+                <Button variant="outline" mt={10} onClick={() => mark('hand')}>
                   {countOf(chosen.length, 'code')} written by hand
-                </button>
+                </Button>
               )}
-            </section>
-          </div>
+            </Card>
+          </Stack>
           {chosen.length === 0 ? (
             <Empty title="All labelled" text="Every pack of this session carries its label. Choose “All packs again” to print one anew." />
           ) : (
-            <div style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))', gap: 12 }}>
+            <Box style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))', gap: 12 }}>
               {chosen.map((content) => {
                 const result = drawn.get(content.packId);
                 return (
                   <div key={content.packId}>
                     {result && <LabelDrawings result={result} />}
-                    <div className="row" style={{ justifyContent: 'space-between', marginTop: 4 }}>
-                      <span className="mid" style={{ letterSpacing: 2 }}>
+                    <Group wrap="nowrap" justify="space-between" mt={4}>
+                      <Text span variant="mid" lts={2}>
                         {content.code}
-                      </span>
-                      {data.says[content.packId]?.printAgain && <span className="tag t">print again</span>}
-                      {result?.ok && result.moved.length > 0 && <span className="sub">more on the session sheet</span>}
-                    </div>
+                      </Text>
+                      {data.says[content.packId]?.printAgain && <Badge color="tomato">print again</Badge>}
+                      {result?.ok && result.moved.length > 0 && (
+                        <Text span size="xs" c="dimmed">
+                          more on the session sheet
+                        </Text>
+                      )}
+                    </Group>
                   </div>
                 );
               })}
-            </div>
+            </Box>
           )}
-        </div>
+        </Columns>
       )}
     </main>
   );

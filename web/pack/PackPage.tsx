@@ -1,3 +1,4 @@
+import { Button, Group, Text } from '@mantine/core';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { closePacking } from '#core/commands';
 import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
@@ -28,9 +29,9 @@ export function PackPage() {
     return (
       <main className="page">
         <Empty title="Nothing to pack" text="This session has no dishes.">
-          <Link className="btn" to={`/plan/${id}`}>
+          <Button component={Link} to={`/plan/${id}`}>
             Open the plan
-          </Link>
+          </Button>
         </Empty>
       </main>
     );
@@ -40,43 +41,41 @@ export function PackPage() {
   return (
     <main className="page">
       {brief && <SessionHeader brief={brief} here={`/pack/${id}`} />}
-      <div className="chips" style={{ marginBottom: 12 }} role="group" aria-label="Dish">
+      <Group gap={8} mb={12} className="chips" role="group" aria-label="Dish">
         {data.batches.map((x) => (
-          <button
-            type="button"
+          <Button
+            variant="chip"
             key={x.batch.id}
-            className="chip"
             aria-pressed={x.batch.id === b.batch.id}
             onClick={() => setParams({ dish: x.batch.id }, { replace: true })}
           >
             <KindMark kind={x.revision.kind} size={16} color={x.batch.id === b.batch.id ? 'var(--on-rim)' : undefined} /> {x.revision.name}
             {x.flags.packed ? ' ✓' : ''}
-          </button>
+          </Button>
         ))}
-      </div>
+      </Group>
       <PageHead
         title={
-          <span className="row" style={{ gap: 14 }}>
+          <Group wrap="nowrap" component="span" gap={14}>
             <KindMark kind={b.revision.kind} size={38} />
             {b.flags.packed ? `${b.revision.name}: packed` : `${b.revision.name}: ${sayVolume(Math.round(b.toPackMl))} to pack`}
-          </span>
+          </Group>
         }
         lead={`${weighed ? `Measured, ${sayMass(Math.round(b.yield.g))}` : 'Not weighed yet, as planned'}: ${sayPortions(quarterDown(b.yield.portions))} ${portionName(b.revision.kind, quarterDown(b.yield.portions))} of ${inGrams ? sayMass(Math.round(b.yield.portionG)) : sayVolume(Math.round(b.yield.portionMl))}${b.yield.how === 'weighed' ? ` (${sayPortions(b.batch.portions)} planned)` : ''}.${b.tonightMl > 0 ? ` ${sayVolume(Math.round(b.tonightMl))} went on the table.` : ''}`}
       >
         {!b.flags.packed && b.packs.length > 0 && (
-          <button
-            type="button"
-            className="btn o"
+          <Button
+            variant="outline"
             onClick={() =>
               void log([closePacking({ sessionId: id, batchId: b.batch.id, seen: b.seen })], `${b.revision.name}: that was all`)
             }
           >
             That was all
-          </button>
+          </Button>
         )}
-        <Link className="btn o" to={`/pack/${id}/labels`}>
+        <Button component={Link} variant="outline" to={`/pack/${id}/labels`}>
           Labels
-        </Link>
+        </Button>
       </PageHead>
       {!b.flags.packed && b.toPackMl > 0 && (
         <Filling
@@ -87,13 +86,13 @@ export function PackPage() {
         />
       )}
       {b.packs.length > 0 && <Filled b={b} places={places} sessionId={id} />}
-      <p className="sub" style={{ marginTop: 14 }}>
+      <Text size="xs" c="dimmed" mt={14}>
         Now {clockOf(frame.now, frame.household.timeZone)}.{' '}
         <Why label="what counts as packed">
           A dish is packed when filled packs, what was eaten from the pot and what was thrown away make up what came out, or when you say
           that was all. Less than one portion is tonight’s.
         </Why>
-      </p>
+      </Text>
     </main>
   );
 }

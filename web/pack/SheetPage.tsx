@@ -1,3 +1,4 @@
+import { Button, Card, Group, Stack, Text } from '@mantine/core';
 import { Link, useParams } from 'react-router';
 import { capital, listOf, sayDayYear, sayLongDay } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
@@ -5,6 +6,7 @@ import { sayVague } from '#core/store';
 import { useLabelsQuery, useSessionPackQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** What is added on the day, pack sizes apart where their amounts differ. */
 const addText = (labels: readonly LabelContent[]): string =>
@@ -26,21 +28,19 @@ export function SheetPage() {
         title={data.session.name}
         lead={`Session sheet, ${sayLongDay(data.session.day)}. Keep it by the freezer: a label refers to it when its text did not fit.`}
       >
-        <button type="button" className="btn" onClick={() => window.print()}>
-          Print the sheet
-        </button>
-        <Link className="btn o" to={`/pack/${id}/labels`}>
+        <Button onClick={() => window.print()}>Print the sheet</Button>
+        <Button component={Link} variant="outline" to={`/pack/${id}/labels`}>
           Labels
-        </Link>
+        </Button>
       </PageHead>
       {filled.length === 0 ? (
         <Empty title="No packs yet" text="Once the first dish is packed, its heating, thawing and allergens stand here in full.">
-          <Link className="btn" to={`/pack/${id}`}>
+          <Button component={Link} to={`/pack/${id}`}>
             Pack
-          </Link>
+          </Button>
         </Empty>
       ) : (
-        <div className="stack">
+        <Stack>
           {filled.map((b) => {
             const pack = b.packs[0];
             if (!pack) return null;
@@ -50,19 +50,21 @@ export function SheetPage() {
             const doses = [...new Set(labels.flatMap((l) => l.dose))];
             const [label] = labels;
             return (
-              <section key={b.batch.id} className="card" aria-label={b.revision.name}>
-                <div className="cardhead">
-                  <h2 className="row" style={{ gap: 10 }}>
+              <Card key={b.batch.id} aria-label={b.revision.name}>
+                <Group justify="space-between" align="baseline" mb={8}>
+                  <Group wrap="nowrap" component="h2" gap={10}>
                     <KindMark kind={b.revision.kind} size={24} />
                     {b.revision.name}
-                  </h2>
+                  </Group>
                   <span>
                     best by <b>{pack.bestBy ? sayDayYear(pack.bestBy) : 'not known'}</b>, made{' '}
                     {pack.made ? sayVague(pack.made) : 'not known'}
                   </span>
-                </div>
-                <p style={{ letterSpacing: 1 }}>{b.packs.map((p) => p.code).join('  ')}</p>
-                <ul className="rows">
+                </Group>
+                <Text inherit lts={1}>
+                  {b.packs.map((p) => p.code).join('  ')}
+                </Text>
+                <Rows>
                   {(label?.allergens ?? []).map((a) => (
                     <li key={a}>{capital(a)}</li>
                   ))}
@@ -81,11 +83,11 @@ export function SheetPage() {
                   {thaws.map((t) => (
                     <li key={t}>Thaw {t}</li>
                   ))}
-                </ul>
-              </section>
+                </Rows>
+              </Card>
             );
           })}
-        </div>
+        </Stack>
       )}
     </main>
   );

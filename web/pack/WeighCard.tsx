@@ -1,3 +1,4 @@
+import { Button, Card, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
 import { weigh } from '#core/commands';
 import type { Equipment, EventData } from '#core/contract';
@@ -9,6 +10,7 @@ import { useOnce } from '../ui/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
 import { useMeasures, type Measures } from '../sync/measures.ts';
+import { Said } from '../ui/Said.tsx';
 
 type How = 'scale' | 'ruler' | 'ladle';
 const hows: readonly (readonly [How, string])[] = [
@@ -116,18 +118,17 @@ export function WeighCard({
     onDone();
   };
   return (
-    <section className="card" aria-label="Weigh">
-      <div className="cardhead">
+    <Card aria-label="Weigh">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>What came out?</h2>
-        <div className="seg" role="group" aria-label="How it is measured">
-          {hows.map(([id, name]) => (
-            <button key={id} type="button" aria-pressed={how === id} onClick={() => setHow(id)}>
-              {name}
-            </button>
-          ))}
-        </div>
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-end', gap: 14 }}>
+        <SegmentedControl
+          aria-label="How it is measured"
+          value={how}
+          onChange={(v) => setHow(v as typeof how)}
+          data={hows.map(([value, label]) => ({ value, label }))}
+        />
+      </Group>
+      <Group align="flex-end" gap={14}>
         {how === 'scale' && <Field label="Pot and food, grams" type="number" width={160} value={t.gross} onChange={set('gross')} />}
         {how === 'ruler' && <Field label="Depth of the food, mm" type="number" width={170} value={t.depth} onChange={set('depth')} />}
         {how === 'ladle' && (
@@ -162,18 +163,18 @@ export function WeighCard({
           </>
         )}
         {how === 'scale' && (
-          <button type="button" className="btn o" aria-expanded={reading} onClick={() => setReading(!reading)}>
+          <Button variant="outline" aria-expanded={reading} onClick={() => setReading(!reading)}>
             Read the scale
-          </button>
+          </Button>
         )}
-        <button type="button" className="btn" disabled={busy || !m.ok} onClick={() => once(save)}>
+        <Button disabled={busy || !m.ok} onClick={() => once(save)}>
           Take this
-        </button>
-      </div>
+        </Button>
+      </Group>
       {how === 'scale' && reading && <ScaleReader onTake={(g) => set('gross')(String(g))} takes="Into the field" />}
-      <p className={!m.ok && m.bad ? 'note bad' : 'sub'} style={{ marginTop: 8, fontSize: 15 }} role="status">
+      <Said bad={!m.ok && m.bad}>
         {m.says || `Planned: ${sayVolume(Math.round(b.yield.ml))}. Without measuring, that stands, marked as planned.`}
-      </p>
-    </section>
+      </Said>
+    </Card>
   );
 }

@@ -1,56 +1,64 @@
+import { Box, Card, Text } from '@mantine/core';
 import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import type { KitchenAnswer, SessionParts } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 import { Plates } from '../draw/Plates.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Who is at the table over the next three weeks, with the day of the session among them. */
 export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day: Day }) {
   const quarters = weeks.quarters.slice(0, 21);
   return (
-    <section className="card" style={{ marginBottom: 16, padding: '10px 16px' }} aria-label="Who is at the table">
+    <Card mb={16} py={10} px={16} aria-label="Who is at the table">
       <div className="threeweeks">
         {weeks.days.slice(0, 21).map((d, i) => (
           <div key={d}>
             <Plates quarters={quarters[i] ?? 0} covered={0} size={22} />
-            <div
-              style={{
-                fontSize: 14,
-                borderTop: '3px solid var(--kind-bread)',
-                fontWeight: d === day ? 700 : 400,
-                color: d === day ? 'var(--tomato)' : 'var(--quiet)',
-              }}
+            <Box
+              fz={14}
+              fw={d === day ? 700 : 400}
+              c={d === day ? 'var(--tomato)' : 'var(--quiet)'}
+              style={{ borderTop: '3px solid var(--kind-bread)' }}
             >
               {d === day ? 'cook' : sayWeekday(d).slice(0, 2)}
-            </div>
+            </Box>
           </div>
         ))}
       </div>
-      <p className="sub" style={{ marginTop: 4 }}>
+      <Text size="xs" c="dimmed" mt={4}>
         {sayPortions(quarters.reduce((s, q) => s + q, 0) / 4)} plates are asked for in the three weeks from today.
-      </p>
-    </section>
+      </Text>
+    </Card>
   );
 }
 
 /** Cutting that dishes share, done once. */
 export function CutOnce({ tasks }: { tasks: SessionParts['draft']['cutOnce'] }) {
   return (
-    <section className="card" aria-label="Cut once">
+    <Card aria-label="Cut once">
       <h2>Cut once</h2>
-      <ul className="rows">
+      <Rows>
         {tasks.map((t) => (
           <li key={t.id} style={{ padding: '6px 0' }}>
-            <div className="grow">
+            <Box className="grow">
               <b>{t.title}</b>
-              <div className="sub">{t.detail}</div>
-            </div>
-            <span className="quiet">{sayMinutes(t.handsOnMin)}</span>
+              <Text component="div" size="xs" c="dimmed">
+                {t.detail}
+              </Text>
+            </Box>
+            <Text span inherit c="dimmed">
+              {sayMinutes(t.handsOnMin)}
+            </Text>
           </li>
         ))}
-      </ul>
-      {tasks.length === 0 && <p className="quiet">These dishes share no cutting.</p>}
-    </section>
+      </Rows>
+      {tasks.length === 0 && (
+        <Text inherit c="dimmed">
+          These dishes share no cutting.
+        </Text>
+      )}
+    </Card>
   );
 }
 
@@ -58,11 +66,11 @@ export function CutOnce({ tasks }: { tasks: SessionParts['draft']['cutOnce'] }) 
 export function ToBuy({ buy }: { buy: SessionParts['draft']['buy'] }) {
   const { sayMass } = useMeasures();
   return (
-    <section className="card" aria-label="To buy">
+    <Card aria-label="To buy">
       <h2>To buy, about</h2>
       <p className="reading">
         {countOf(buy.things, 'thing')}, {sayMass(buy.massG)} in all.
       </p>
-    </section>
+    </Card>
   );
 }

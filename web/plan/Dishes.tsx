@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitchen';
@@ -7,6 +8,8 @@ import { useMeasures } from '../sync/measures.ts';
 import { Figure, NotFor } from '../ui/ui.tsx';
 import { okPortions, type PlannedDish } from './planDraft.ts';
 import { KindMark } from '../draw/KindMark.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Note } from '../ui/Note.tsx';
 
 type ComesTo = SessionParts['draft'];
 
@@ -19,13 +22,13 @@ function PackingWords({ comesTo, batchId }: { comesTo: ComesTo | undefined; batc
   if (!b) return null;
   if (!b.packing.ok)
     return (
-      <span style={{ color: 'var(--tomato)' }}>
+      <Text span inherit c="var(--tomato)">
         {b.packing.why === 'portionTooLarge'
           ? `one portion (${sayVolume(Math.round(b.packing.portionMl))}) is larger than every container${b.packing.nearest ? `, nearest ${b.packing.nearest.name}` : ''}`
           : b.packing.why === 'nothingFree'
             ? 'no container that fits is free'
             : 'less than one portion'}
-      </span>
+      </Text>
     );
   const parts = b.packing.choice.groups.map((g) => `${g.packs} × ${g.container.name} of ${sayPortions(g.portionsEach)}`);
   return (
@@ -55,30 +58,30 @@ export function PickedDish({
   return (
     <li>
       <KindMark kind={kind} size={28} />
-      <div className="grow">
+      <Box className="grow">
         <Link className="main" to={`/recipes/${batch.recipeId}?portions=${text}`}>
           {brief?.recipe.name ?? 'a recipe that is gone'}
         </Link>
-        <div className="sub" style={{ fontSize: 15 }}>
+        <Text component="div" c="dimmed" fz={15}>
           <PackingWords comesTo={comesTo} batchId={batch.id} />
           {comesTo?.notes
             .filter((n) => n.recipeId === batch.recipeId)
             .map((n) => (
-              <span key={n.text} style={{ display: 'block', color: 'var(--saffron)' }}>
+              <Text span inherit c="var(--saffron)" key={n.text} style={{ display: 'block' }}>
                 Last time you noted: “{n.text}”
-              </span>
+              </Text>
             ))}
           {batch.unsalted ? `; ${sayPortions(batch.unsalted)} dipped out before the salt` : ''}
-        </div>
+        </Text>
         <NotFor says={brief?.notFor ?? []} />
-      </div>
+      </Box>
       <Figure label={`Portions of ${brief?.recipe.name ?? 'dish'}`} value={text} onChange={onType} bad={!okPortions(text)} loud />
-      <span style={{ width: 66 }} className="quiet">
+      <Text span inherit c="dimmed" w={66}>
         {portionName(kind, Number(text))}
-      </span>
-      <button type="button" className="link s" aria-label={`Remove ${brief?.recipe.name ?? 'dish'}`} onClick={onRemove}>
+      </Text>
+      <Anchor component="button" size="xs" type="button" aria-label={`Remove ${brief?.recipe.name ?? 'dish'}`} onClick={onRemove}>
         remove
-      </button>
+      </Anchor>
     </li>
   );
 }
@@ -96,19 +99,21 @@ export function BaseNote({
   const short = b.short > worthSaying;
   const cook = Math.max(brief?.servings ?? 0, quarterUp(b.asked - b.inStore));
   return (
-    <div className={`note${short ? ' warn' : ''} row wrap`} style={{ marginTop: 8 }}>
-      <span className="grow">
-        <b>{b.name}</b>: {sayPortions(quarterUp(b.asked))} drawn by {listOf(b.draws.map((d) => d.name))}
-        {b.made > 0 ? `, ${sayPortions(b.made)} made here` : ''}
-        {b.inStore > 0 ? `, ${sayPortions(b.inStore)} in store` : ''}
-        {short ? '; not enough yet' : ''}.
-      </span>
-      {short && brief && (
-        <button type="button" className="btn o s" onClick={() => onAdd(brief, cook)}>
-          Cook {sayPortions(cook)} of it too
-        </button>
-      )}
-    </div>
+    <Note tone={short ? 'warn' : 'plain'} mt={8}>
+      <Group>
+        <Text className="grow" span inherit>
+          <b>{b.name}</b>: {sayPortions(quarterUp(b.asked))} drawn by {listOf(b.draws.map((d) => d.name))}
+          {b.made > 0 ? `, ${sayPortions(b.made)} made here` : ''}
+          {b.inStore > 0 ? `, ${sayPortions(b.inStore)} in store` : ''}
+          {short ? '; not enough yet' : ''}.
+        </Text>
+        {short && brief && (
+          <Button variant="outline" size="sm" onClick={() => onAdd(brief, cook)}>
+            Cook {sayPortions(cook)} of it too
+          </Button>
+        )}
+      </Group>
+    </Note>
   );
 }
 
@@ -134,20 +139,19 @@ export function AddDish({
     .toSorted((a, b) => a.portionsInStore - b.portionsInStore)
     .slice(0, 7);
   return (
-    <section className="card" aria-label="Add a dish">
-      <div className="cardhead">
+    <Card aria-label="Add a dish">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Add a dish</h2>
-        <input
-          className="field"
+        <TextInput
           type="search"
           placeholder="Find a recipe"
           aria-label="Find a recipe"
           value={query}
           onChange={(e) => setQuery(e.currentTarget.value)}
         />
-      </div>
+      </Group>
       {offered.length === 0 ? (
-        <p className="quiet">
+        <Text inherit c="dimmed">
           {recipes.length === 0 ? (
             <>
               No recipes yet. <Link to="/recipes/new">Bring one in</Link>.
@@ -155,34 +159,34 @@ export function AddDish({
           ) : (
             'Nothing else of that name.'
           )}
-        </p>
+        </Text>
       ) : (
-        <ul className="rows">
+        <Rows>
           {offered.map((r) => (
             <li key={r.recipe.id}>
               <KindMark kind={r.recipe.kind} size={22} />
-              <div className="grow">
+              <Box className="grow">
                 <b>{r.recipe.name}</b>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {r.portionsInStore === 0
                     ? 'none in store'
                     : `${sayPortions(r.portionsInStore)} ${portionName(r.recipe.kind, r.portionsInStore)} in store`}
                   , {sayMinutes(r.handsMin)} of hands
-                </div>
+                </Text>
                 <NotFor says={r.notFor} />
-              </div>
-              <button
-                type="button"
-                className="btn o s"
+              </Box>
+              <Button
+                variant="outline"
+                size="sm"
                 aria-label={`Add ${r.recipe.name}`}
                 onClick={() => onAdd(r, r.servings * (r.recipe.kind === 'meal' ? 2 : 1))}
               >
                 Add
-              </button>
+              </Button>
             </li>
           ))}
-        </ul>
+        </Rows>
       )}
-    </section>
+    </Card>
   );
 }

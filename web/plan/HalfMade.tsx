@@ -1,7 +1,9 @@
+import { Button, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { sayWeekday } from '#core/kitchen';
 import { useAppSelector } from '../sync/store.ts';
 import { readPlanDraft } from './planDraft.ts';
+import { Note } from '../ui/Note.tsx';
 
 /** Plans that were begun on this device and not kept yet. */
 export function HalfMade() {
@@ -11,13 +13,15 @@ export function HalfMade() {
     return plan ? [{ key, path: d.path, name: d.name, day: plan.day }] : [];
   });
   return plans.map((p) => (
-    <div className="note row wrap" role="status" key={p.key} style={{ marginBottom: 14 }}>
-      <span className="grow">
-        <b>{p.name}</b> for {sayWeekday(p.day)} is half made, on this device only.
-      </span>
-      <Link className="btn o s" to={p.path}>
-        Go on
-      </Link>
-    </div>
+    <Note mb={14} role="status" key={p.key}>
+      <Group>
+        <Text className="grow" span inherit>
+          <b>{p.name}</b> for {sayWeekday(p.day)} is half made, on this device only.
+        </Text>
+        <Button component={Link} variant="outline" size="sm" to={p.path}>
+          Go on
+        </Button>
+      </Group>
+    </Note>
   ));
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Input, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
@@ -16,6 +17,9 @@ import { AddDish, BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';
 import { batchOf, okPortions, sessionOfDraft, type PlanDraft } from './planDraft.ts';
 import { usePlanCheck } from './usePlanCheck.ts';
+import { Columns } from '../ui/Columns.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Note } from '../ui/Note.tsx';
 
 const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(i / 2)).padStart(2, '0')}:${i % 2 === 0 ? '00' : '30'}`);
 
@@ -64,65 +68,55 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
         lead={`${countOf(dishes.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
         {was !== null && (
-          <button type="button" className="btn o" onClick={() => void remove()}>
+          <Button variant="outline" onClick={() => void remove()}>
             Take it off the plan
-          </button>
+          </Button>
         )}
-        <button type="button" className="btn" disabled={dishes.length === 0 || badPortions.length > 0} onClick={() => void save()}>
+        <Button disabled={dishes.length === 0 || badPortions.length > 0} onClick={() => void save()}>
           {was === null ? 'Plan it and make the list' : 'Save and open the list'}
-        </button>
+        </Button>
       </PageHead>
       <Unkept draft={draft} initial={initial} />
       {kitchen && <ThreeWeeks weeks={kitchen.weeks} day={day} />}
-      <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.6fr) minmax(0,1fr)', alignItems: 'start' }}>
-        <div className="stack">
-          <section className="card" aria-label="When">
-            <div className="row wrap" style={{ gap: 16 }}>
-              <div className="grow" style={{ minWidth: 220 }}>
-                <label className="lab" htmlFor="pl-name">
-                  Name
-                </label>
-                <input
-                  id="pl-name"
-                  className="field"
-                  style={{ width: '100%' }}
-                  value={name}
-                  onChange={(e) => edit({ ...plan, name: e.currentTarget.value }, 'name')}
-                />
-              </div>
+      <Columns align="start" parts={[1.6, 1]}>
+        <Stack>
+          <Card aria-label="When">
+            <Group gap={16}>
+              <Box flex={1} miw={220}>
+                <Input.Label htmlFor="pl-name">Name</Input.Label>
+                <TextInput w="100%" id="pl-name" value={name} onChange={(e) => edit({ ...plan, name: e.currentTarget.value }, 'name')} />
+              </Box>
               <div>
-                <label className="lab" htmlFor="pl-day">
-                  Day
-                </label>
-                <select id="pl-day" className="field" value={day} onChange={(e) => edit({ ...plan, day: e.currentTarget.value })}>
+                <Input.Label htmlFor="pl-day">Day</Input.Label>
+                <NativeSelect id="pl-day" value={day} onChange={(e) => edit({ ...plan, day: e.currentTarget.value })}>
                   {!days.includes(day) && <option value={day}>{sayWeekday(day)}</option>}
                   {days.map((d) => (
                     <option key={d} value={d}>
                       {sayWeekday(d)}
                     </option>
                   ))}
-                </select>
+                </NativeSelect>
               </div>
               <div>
-                <label className="lab" htmlFor="pl-start">
-                  Start
-                </label>
-                <select id="pl-start" className="field" value={startAt} onChange={(e) => edit({ ...plan, startAt: e.currentTarget.value })}>
+                <Input.Label htmlFor="pl-start">Start</Input.Label>
+                <NativeSelect id="pl-start" value={startAt} onChange={(e) => edit({ ...plan, startAt: e.currentTarget.value })}>
                   {!halfHours.includes(startAt) && <option>{startAt}</option>}
                   {halfHours.map((t) => (
                     <option key={t}>{t}</option>
                   ))}
-                </select>
+                </NativeSelect>
               </div>
               <Field label="Who cooks" unit="with commas" value={cooks} onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')} />
-            </div>
-          </section>
-          <section className="card" aria-label="Dishes">
+            </Group>
+          </Card>
+          <Card aria-label="Dishes">
             <h2>Dishes</h2>
             {dishes.length === 0 ? (
-              <p className="quiet">None yet. Pick from the list below.</p>
+              <Text inherit c="dimmed">
+                None yet. Pick from the list below.
+              </Text>
             ) : (
-              <ul className="rows">
+              <Rows>
                 {dishes.map((p) => (
                   <PickedDish
                     key={p.batch.id}
@@ -135,12 +129,12 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
                     onRemove={() => edit({ ...plan, dishes: dishes.filter((x) => x !== p) })}
                   />
                 ))}
-              </ul>
+              </Rows>
             )}
             {badPortions.map((p) => (
-              <p key={p} className="note bad" role="alert" style={{ marginTop: 8 }}>
+              <Note tone="bad" mt={8} key={p} role="alert">
                 {p}
-              </p>
+              </Note>
             ))}
             {comesTo?.bases.map((b) => (
               <BaseNote
@@ -151,19 +145,19 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
               />
             ))}
             {problem !== undefined && (
-              <p className="note bad" role="alert" style={{ marginTop: 8 }}>
+              <Note tone="bad" mt={8} role="alert">
                 {problem}
-              </p>
+              </Note>
             )}
-          </section>
+          </Card>
           <AddDish recipes={recipes} dishes={dishes} onAdd={add} />
-        </div>
-        <div className="stack">
+        </Stack>
+        <Stack>
           <FitCard comesTo={comesTo} busy={busy} />
           {comesTo && <CutOnce tasks={comesTo.cutOnce} />}
           {comesTo && <ToBuy buy={comesTo.buy} />}
-        </div>
-      </div>
+        </Stack>
+      </Columns>
     </>
   );
 }

@@ -1,3 +1,4 @@
+import { Button, Card, Text } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Session } from '#core/contract';
@@ -11,6 +12,7 @@ import { useDraft } from '../sync/useDraft.ts';
 import { Editor } from './PlanEditor.tsx';
 import { HalfMade } from './HalfMade.tsx';
 import { batchOf, planDraftOf, planName, readPlanDraft, withDish } from './planDraft.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Plan: recipes and portions for a day, checked against containers, freezer and hours as you type. */
 export function PlanPage() {
@@ -29,28 +31,30 @@ export function PlanPage() {
     return (
       <main className="page">
         <PageHead title="Plan" lead="What is cooking, what is coming.">
-          <Link className="btn" to="/plan?new=1">
+          <Button component={Link} to="/plan?new=1">
             Plan a session
-          </Link>
+          </Button>
         </PageHead>
         <HalfMade />
         {sessions.data.sessions.map((s) => (
           <SessionHeader key={s.id} brief={s} />
         ))}
         {sessions.data.older.length > 0 && (
-          <section className="card">
+          <Card>
             <h2>Longer ago</h2>
-            <ul className="rows">
+            <Rows>
               {sessions.data.older.map((s) => (
                 <li key={s.id}>
                   <Link className="main" to={`/plan/${s.id}`}>
                     {s.name}
                   </Link>
-                  <span className="sub">{sayWeekday(s.day)}</span>
+                  <Text span size="xs" c="dimmed">
+                    {sayWeekday(s.day)}
+                  </Text>
                 </li>
               ))}
-            </ul>
-          </section>
+            </Rows>
+          </Card>
         )}
       </main>
     );
@@ -59,9 +63,9 @@ export function PlanPage() {
     return (
       <main className="page">
         <Empty title="First a recipe" text="A session is made of recipes. Bring one in from a file, then plan how many portions you want.">
-          <Link className="btn" to="/recipes/new">
+          <Button component={Link} to="/recipes/new">
             Bring in a recipe
-          </Link>
+          </Button>
         </Empty>
       </main>
     );

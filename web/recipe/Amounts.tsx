@@ -1,3 +1,4 @@
+import { Anchor, Badge, Card, Table, Text, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Answered } from './Answered.tsx';
 import { Link } from 'react-router';
@@ -43,56 +44,77 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
   const rule = l.line.scaling.rule;
   const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
   return (
-    <tr className={limits ? 'limits' : undefined}>
-      <td>
+    <Table.Tr className={limits ? 'limits' : undefined}>
+      <Table.Td>
         <b>{capital(l.line.name)}</b>
         {l.line.form && l.line.form !== 'whole' && !l.line.name.includes(l.line.form) && (
-          <span className="quiet">
+          <Text span inherit c="dimmed">
             , {l.line.form}
             {cut ? ` ${cut} mm` : ''}
-          </span>
+          </Text>
         )}{' '}
-        {rule !== 'proportional' && <span className="tag f">{sayRule[rule]}</span>}
-        {limits && <span className="tag s">sets the size</span>}
+        {rule !== 'proportional' && <Badge color="rim">{sayRule[rule]}</Badge>}
+        {limits && <Badge color="saffron">sets the size</Badge>}
         {l.line.item.type === 'unmatched' &&
-          (l.line.allergens ? <Answered contains={l.line.allergens.contains} /> : <span className="tag s">not known here</span>)}
+          (l.line.allergens ? <Answered contains={l.line.allergens.contains} /> : <Badge color="saffron">not known here</Badge>)}
         {l.line.item.type === 'recipe' && (
-          <Link className="sub" to={`/recipes/${l.line.item.id}`}>
+          <Anchor component={Link} size="xs" to={`/recipes/${l.line.item.id}`}>
             from your own
-          </Link>
+          </Anchor>
         )}
-        {noteOf(l) && <div className="sub">{noteOf(l)}</div>}
-      </td>
-      <td className="num out">
+        {noteOf(l) && (
+          <Text component="div" size="xs" c="dimmed">
+            {noteOf(l)}
+          </Text>
+        )}
+      </Table.Td>
+      <Table.Td ta="right" className="out">
         {split ? (
           <>
             {split}
-            <div className="sub">for what stays; {out} in all</div>
+            <Text component="div" size="xs" c="dimmed">
+              for what stays; {out} in all
+            </Text>
           </>
         ) : (
           out || 'as you like'
         )}
         {l.upTo && (
-          <div className="sub">
+          <Text component="div" size="xs" c="dimmed">
             then taste, up to {sayPortions(Math.round(toNumber(l.upTo.amount) * 4) / 4)} {unitFacts[l.upTo.unit].short}
-          </div>
+          </Text>
         )}
-        {tins && <div className="sub">{tins}</div>}
-        {weighed && <div className="sub">{sayMass(Math.round(l.massG ?? 0))}</div>}
-      </td>
-      {also !== '' && <td className="num out quiet">{also}</td>}
-      <td className="num">
-        <button
+        {tins && (
+          <Text component="div" size="xs" c="dimmed">
+            {tins}
+          </Text>
+        )}
+        {weighed && (
+          <Text component="div" size="xs" c="dimmed">
+            {sayMass(Math.round(l.massG ?? 0))}
+          </Text>
+        )}
+      </Table.Td>
+      {also !== '' && (
+        <Table.Td ta="right" c="dimmed" className="out">
+          {also}
+        </Table.Td>
+      )}
+      <Table.Td ta="right">
+        <Anchor
+          component="button"
           type="button"
-          className="why"
+          data-why
+          size="xs"
+
           aria-expanded={open}
           aria-label={`Why: ${l.line.name}, ${out}`}
           onClick={() => onToggle(l.lineId)}
         >
           why?
-        </button>
-      </td>
-    </tr>
+        </Anchor>
+      </Table.Td>
+    </Table.Tr>
   );
 });
 
@@ -118,23 +140,25 @@ export function Amounts({
   const second: UnitSystem = data.household.units === 'us' ? 'metric' : 'us';
   const split = s.split?.ok ? s.split.split : undefined;
   return (
-    <section className="card" aria-label={title}>
+    <Card aria-label={title}>
       <h2>{title}</h2>
       {lines.length === 0 ? (
-        <p className="quiet">{none}</p>
+        <Text inherit c="dimmed">
+          {none}
+        </Text>
       ) : (
-        <table className="plain amounts">
-          <thead>
-            <tr>
-              <th>Ingredient</th>
-              <th className="num">measure out</th>
-              {both && <th className="num">{second === 'us' ? 'or in cups' : 'or in grams'}</th>}
-              <th className="num">
-                <span className="sr">why</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
+        <Table className="amounts">
+          <Table.Thead>
+            <Table.Tr>
+              <Table.Th>Ingredient</Table.Th>
+              <Table.Th ta="right">measure out</Table.Th>
+              {both && <Table.Th ta="right">{second === 'us' ? 'or in cups' : 'or in grams'}</Table.Th>}
+              <Table.Th ta="right">
+                <VisuallyHidden>why</VisuallyHidden>
+              </Table.Th>
+            </Table.Tr>
+          </Table.Thead>
+          <Table.Tbody>
             {lines.map((l) => {
               const fact = s.facts.get(l.lineId);
               const also = both && fact ? (measureLine(l, fact, data.household.scaleStepG, second)?.text ?? '–') : '';
@@ -152,18 +176,18 @@ export function Amounts({
                   onToggle={toggle}
                 />,
                 open === l.lineId && (
-                  <tr key={`${l.lineId}-why`} className="detail">
-                    <td colSpan={both ? 4 : 3}>
+                  <Table.Tr key={`${l.lineId}-why`} className="detail">
+                    <Table.Td colSpan={both ? 4 : 3}>
                       <LineDetail data={data} s={s} l={l} />
-                    </td>
-                  </tr>
+                    </Table.Td>
+                  </Table.Tr>
                 ),
               ];
             })}
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       )}
       {none !== undefined && <AddLine data={data} />}
-    </section>
+    </Card>
   );
 }

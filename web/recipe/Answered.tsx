@@ -1,3 +1,4 @@
+import { Badge } from '@mantine/core';
 import { listOf } from '#core/kitchen';
 import { useFrameQuery } from '../sync/api.ts';
 
@@ -5,8 +6,8 @@ import { useFrameQuery } from '../sync/api.ts';
 export function Answered({ contains }: { contains: readonly string[] }) {
   const names = useFrameQuery().data?.allergenNames ?? {};
   return (
-    <span className="tag l">
+    <Badge color="leaf">
       {contains.length === 0 ? 'you said: no allergens' : `you said: holds ${listOf(contains.map((c) => names[c] ?? c))}`}
-    </span>
+    </Badge>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Revision } from '#core/contract';
@@ -8,6 +9,8 @@ import { type RecipeAnswer } from '#core/queries';
 import { numberIn } from './target.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Figure } from '../ui/ui.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 const problemWords = (r: Exclude<BasesResult, { ok: true }>): string => {
   if (r.why === 'circle') return `These draw from each other in a circle: ${r.names.join(', from ')}. Take one of the lines out.`;
@@ -25,14 +28,14 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
   if (!data.revision.lines.some((l) => l.item.type === 'recipe')) return null;
   const solved = solveBases([{ recipeId: data.revision.recipeId, portions: scaled.portions }], (id) => all.get(id));
   return (
-    <section className="card" aria-label="Draws from">
+    <Card aria-label="Draws from">
       <h2>Draws from</h2>
       {!solved.ok ? (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problemWords(solved)}
-        </p>
+        </Note>
       ) : (
-        <ul className="rows">
+        <Rows>
           {solved.batches
             .filter((b) => b.recipeId !== data.revision.recipeId)
             .map((b) => {
@@ -40,21 +43,26 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
               const made = quarterUp(b.portions);
               return (
                 <li key={b.recipeId}>
-                  <div className="grow">
-                    <Link className="strong" to={`/recipes/${b.recipeId}?portions=${made}`}>
+                  <Box className="grow">
+                    <Anchor component={Link} fw={700} to={`/recipes/${b.recipeId}?portions=${made}`}>
                       {b.name}
-                    </Link>
-                    <div className="sub">{listOf(b.draws.map((d) => `${amount(d, measures)} for ${d.name}`))}</div>
-                  </div>
-                  <span className="mid">
-                    {sayPortions(made)} <span className="unit">{portionName(kind, made)}</span>
-                  </span>
+                    </Anchor>
+                    <Text component="div" size="xs" c="dimmed">
+                      {listOf(b.draws.map((d) => `${amount(d, measures)} for ${d.name}`))}
+                    </Text>
+                  </Box>
+                  <Text span variant="mid">
+                    {sayPortions(made)}{' '}
+                    <Text span variant="unit">
+                      {portionName(kind, made)}
+                    </Text>
+                  </Text>
                 </li>
               );
             })}
-        </ul>
+        </Rows>
       )}
-    </section>
+    </Card>
   );
 }
 
@@ -75,51 +83,51 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
   const batch = solved.ok ? solved.batches.find((b) => b.recipeId === revision.recipeId) : undefined;
   const made = batch ? quarterUp(batch.portions) : 0;
   return (
-    <section className="card" aria-label="Drawn by">
+    <Card aria-label="Drawn by">
       <h2>For which dishes?</h2>
-      <ul className="rows">
+      <Rows>
         {data.drawnBy.map((r) => {
           const draw = batch?.draws.find((d) => d.recipeId === r.recipeId);
           return (
             <li key={r.recipeId}>
-              <label className="grow row" style={{ gap: 10 }}>
-                <span className="grow">
+              <Group className="grow" wrap="nowrap" component="label" gap={10}>
+                <Text className="grow" span inherit>
                   <b>{r.name}</b>
-                  <span className="sub" style={{ display: 'block' }}>
+                  <Text span size="xs" c="dimmed" style={{ display: 'block' }}>
                     {draw ? `takes ${amount(draw, measures)}` : `written for ${sayPortions(r.servings)}`}
-                  </span>
-                </span>
+                  </Text>
+                </Text>
                 <Figure
                   label={`Portions of ${r.name}`}
                   value={wants[r.recipeId] ?? ''}
                   onChange={(text) => setWants({ ...wants, [r.recipeId]: text })}
                 />
-              </label>
+              </Group>
             </li>
           );
         })}
         <li>
-          <label className="grow row" style={{ gap: 10 }}>
-            <span className="grow">
+          <Group className="grow" wrap="nowrap" component="label" gap={10}>
+            <Text className="grow" span inherit>
               <b>Packed by itself</b>
-            </span>
+            </Text>
             <Figure label="Portions packed by itself" value={packed} onChange={setPacked} />
-          </label>
+          </Group>
         </li>
-      </ul>
+      </Rows>
       {!solved.ok && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problemWords(solved)}
-        </p>
+        </Note>
       )}
-      <div className="row" style={{ marginTop: 10, justifyContent: 'space-between' }}>
-        <span className="mid" role="status">
+      <Group wrap="nowrap" mt={10} justify="space-between">
+        <Text span variant="mid" role="status">
           {made > 0 ? `${sayPortions(made)} ${portionName(revision.kind, made)} to make` : 'Say how many of each'}
-        </span>
-        <button type="button" className="btn" disabled={made === 0} onClick={() => onScale(made)}>
+        </Text>
+        <Button disabled={made === 0} onClick={() => onScale(made)}>
           Scale to that
-        </button>
-      </div>
-    </section>
+        </Button>
+      </Group>
+    </Card>
   );
 });

@@ -1,3 +1,4 @@
+import { Anchor, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
@@ -43,8 +44,8 @@ function DoseForm({ data, onDone }: { data: RecipeAnswer; onDone: () => void }) 
     onDone();
   };
   return (
-    <div className="stack" style={{ gap: 10 }}>
-      <div className="row wrap" style={{ alignItems: 'flex-end' }}>
+    <Stack gap={10}>
+      <Group align="flex-end">
         <Field label="So much of it" type="number" width={110} value={amount} onChange={setAmount} />
         <Pick
           label="in"
@@ -57,29 +58,29 @@ function DoseForm({ data, onDone }: { data: RecipeAnswer; onDone: () => void }) 
           ]}
           onChange={setUnit}
         />
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-end' }}>
+      </Group>
+      <Group align="flex-end">
         <Field label="for so much liquid" unit="ml" type="number" width={160} value={perMl} onChange={setPerMl} />
         <Field label="or in place of" type="number" width={110} value={count} onChange={setCount} />
         <Field label="of what" width={150} value={name} onChange={setName} />
-      </div>
+      </Group>
       {count.trim() !== '' && (
-        <p className="sub" role="status">
+        <Text size="xs" c="dimmed" role="status">
           {row ? `Stands in for ${row.name}.` : 'Nothing by that name is known.'}
-        </p>
+        </Text>
       )}
-      <div className="row wrap">
+      <Group>
         <Toggle on={noSalt} onChange={setNoSalt}>
           brings its salt: do not salt
         </Toggle>
-        <button type="button" className="btn s" disabled={!good} onClick={save}>
+        <Button size="sm" disabled={!good} onClick={save}>
           Keep
-        </button>
-        <button type="button" className="link" onClick={onDone}>
+        </Button>
+        <Anchor component="button" type="button" onClick={onDone}>
           as it was
-        </button>
-      </div>
-    </div>
+        </Anchor>
+      </Group>
+    </Stack>
   );
 }
 
@@ -93,26 +94,26 @@ export const DoseCard = memo(function DoseCard({ data }: { data: RecipeAnswer })
   const nameOf = (id: string): string => data.doseNames[id] ?? id;
   const l = numberOf(litres);
   return (
-    <section className="card" aria-label="Dose">
-      <div className="cardhead">
+    <Card aria-label="Dose">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Dose</h2>
         {!editing && (
-          <button type="button" className="link" onClick={() => setEditing(true)}>
+          <Anchor component="button" type="button" onClick={() => setEditing(true)}>
             {dose ? 'change' : 'say how much to take'}
-          </button>
+          </Anchor>
         )}
-      </div>
+      </Group>
       {editing ? (
         <DoseForm data={data} onDone={() => setEditing(false)} />
       ) : dose ? (
         <>
           {sayDose(dose, nameOf).map((d) => (
-            <p key={d} className="mid">
+            <Text variant="mid" key={d}>
               {d}
-            </p>
+            </Text>
           ))}
           {dose.perMl !== undefined && (
-            <label className="row wrap" style={{ gap: 8, marginTop: 8 }}>
+            <Group component="label" gap={8} mt={8}>
               <span>A pot of</span>
               <Figure label="Litres in the pot" value={litres} onChange={setLitres} />
               <span>L wants</span>
@@ -121,14 +122,14 @@ export const DoseCard = memo(function DoseCard({ data }: { data: RecipeAnswer })
                   ? `${sayPortions(doseFor(l * 1000, { amount: dose.amount, perMl: dose.perMl }))} ${dose.unit}`
                   : 'a figure above 0'}
               </b>
-            </label>
+            </Group>
           )}
         </>
       ) : (
-        <p className="quiet">
+        <Text inherit c="dimmed">
           One spoon for half a litre, one piece for two cloves: said once, it is on every label and in the recipes that can take it.
-        </p>
+        </Text>
       )}
-    </section>
+    </Card>
   );
 });

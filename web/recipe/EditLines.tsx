@@ -1,3 +1,4 @@
+import { Anchor, Button, Group, Stack, Table, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Line, Revision } from '#core/contract';
 import { listOf } from '#core/kitchen';
@@ -10,6 +11,7 @@ import { OneLine } from '../ui/OneLine.tsx';
 import { useAppDispatch } from '../sync/store.ts';
 import { LineRow } from './LineRow.tsx';
 import { useRevise } from './useRevise.ts';
+import { Note } from '../ui/Note.tsx';
 
 /** Names of a circle that a changed recipe would draw in, through what its draws draw from; undefined when there is none. */
 function useCircle(data: RecipeAnswer): (changed: Revision) => Promise<string[] | undefined> {
@@ -55,28 +57,28 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
     onDone();
   };
   return (
-    <div className="stack" style={{ gap: 10 }}>
+    <Stack gap={10}>
       <div className="editline">
-        <table className="plain">
-          <tbody>
+        <Table>
+          <Table.Tbody>
             <LineRow line={draft} onChange={setDraft} onRemove={remove} />
-          </tbody>
-        </table>
+          </Table.Tbody>
+        </Table>
       </div>
       {problem && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {problem}
-        </p>
+        </Note>
       )}
-      <div className="row">
-        <button type="button" className="btn s" disabled={draft === line} onClick={() => void keep()}>
+      <Group wrap="nowrap">
+        <Button size="sm" disabled={draft === line} onClick={() => void keep()}>
           Keep
-        </button>
-        <button type="button" className="link" onClick={onDone}>
+        </Button>
+        <Anchor component="button" type="button" onClick={onDone}>
           as it was
-        </button>
-      </div>
-    </div>
+        </Anchor>
+      </Group>
+    </Stack>
   );
 }
 
@@ -86,11 +88,11 @@ function ReadAs({ text }: { text: string }) {
   const means = useMeansQuery(read?.name ?? '', { skip: (read?.name.length ?? 0) < 2 }).data;
   if (!read || read.heading || !read.name.trim()) return null;
   return (
-    <span className="sub" role="status">
+    <Text span size="xs" c="dimmed" role="status">
       {means?.taken
         ? `read as ${means.taken.name}`
         : `${read.name}: not known here, its weight and allergens stay open${means && means.offers.length > 0 ? `; ${listOf(means.offers.map((o) => o.name))} can be chosen once it is added` : ''}`}
-    </span>
+    </Text>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Stack, Text, TextInput } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Unit } from '#core/contract';
@@ -12,6 +13,10 @@ import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../kitchen/fields.tsx';
 import { emptyDraft, feelRecipe, saveDraft, savedDraft, wentInG, type FeelDraft } from './feelDraft.ts';
 import { useMeasures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Said } from '../ui/Said.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** Measures of a hand and a drawer. */
 const quick: readonly { unit: Unit; name: string }[] = [
@@ -40,11 +45,12 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
   const pour = (a: number, unit: Unit): void =>
     onPour({ name: (row?.name ?? name).trim(), ...(row && { ingredientId: row.id }), amount: a, unit });
   return (
-    <section className="card" aria-label="What goes in">
+    <Card aria-label="What goes in">
       <h2>What goes in?</h2>
-      <input
-        className="field"
-        style={{ width: '100%', fontSize: 20, minHeight: 48 }}
+      <TextInput
+        w="100%"
+        fz={20}
+        mih={48}
         aria-label="Ingredient"
         placeholder="pepper, lentils, water"
         value={name}
@@ -54,12 +60,11 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
         }}
       />
       {!row && found.length > 0 && (
-        <div className="chips" style={{ marginTop: 8 }}>
+        <Group gap={8} mt={8} className="chips">
           {found.slice(0, 8).map((r) => (
-            <button
+            <Button
+              variant="chip"
               key={r.id}
-              type="button"
-              className="chip"
               onClick={() => {
                 setRow(r);
                 setName(r.name);
@@ -67,24 +72,23 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
               }}
             >
               {r.name}
-            </button>
+            </Button>
           ))}
-        </div>
+        </Group>
       )}
-      <div className="chips wrapchips bigchips" style={{ marginTop: 12 }} role="group" aria-label="By hand">
+      <Group gap={8} mt={12} className="chips wrapchips bigchips" role="group" aria-label="By hand">
         {quick.map((x) => (
-          <button key={x.unit} type="button" className="chip" disabled={!ready} onClick={() => pour(1, x.unit)}>
+          <Button variant="chip" key={x.unit} disabled={!ready} onClick={() => pour(1, x.unit)}>
             {x.name}
-          </button>
+          </Button>
         ))}
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-end', marginTop: 12 }}>
+      </Group>
+      <Group align="flex-end" mt={12}>
         <Field label="or a figure" type="number" width={110} value={amount} onChange={setAmount} />
         {(['g', 'ml'] as const).map((u) => (
-          <button
+          <Button
+            variant="outline"
             key={u}
-            type="button"
-            className="btn o"
             disabled={!ready || n === undefined || n <= 0}
             onClick={() => {
               pour(n ?? 0, u);
@@ -92,14 +96,14 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
             }}
           >
             {u} in
-          </button>
+          </Button>
         ))}
-        <button type="button" className="link" aria-expanded={scale} onClick={() => setScale(!scale)}>
+        <Anchor component="button" type="button" aria-expanded={scale} onClick={() => setScale(!scale)}>
           weigh it in
-        </button>
-      </div>
+        </Anchor>
+      </Group>
       {scale && <ScaleReader onTake={(g) => ready && pour(g, 'g')} takes={ready ? `${name.trim()} in` : 'Say what it is'} />}
-    </section>
+    </Card>
   );
 }
 
@@ -108,24 +112,24 @@ function Pot({ draft, wentIn, change }: { draft: FeelDraft; wentIn: number | und
   const [full, empty] = [numberOf(draft.fullG), numberOf(draft.emptyG)];
   const balance = full !== undefined ? potBalance(empty ?? 0, full, wentIn !== undefined && wentIn > 0 ? wentIn : undefined) : undefined;
   return (
-    <section className="card" aria-label="The pot">
+    <Card aria-label="The pot">
       <h2>The pot, before and after</h2>
-      <div className="row wrap" style={{ alignItems: 'flex-start' }}>
+      <Group align="flex-start">
         <Field label="Empty" unit="g" type="number" width={120} value={draft.emptyG} onChange={(emptyG) => change({ emptyG })} />
         <Field label="Full at the end" unit="g" type="number" width={150} value={draft.fullG} onChange={(fullG) => change({ fullG })} />
         <Field label="Plates" type="number" width={90} value={draft.plates} onChange={(plates) => change({ plates })} />
         <Field label="Minutes on the hob" type="number" width={150} value={draft.minutes} onChange={(minutes) => change({ minutes })} />
-      </div>
+      </Group>
       {balance && (
-        <p className={balance.ok ? undefined : 'note bad'} role="status" style={{ marginTop: 8 }}>
+        <Said bad={!balance.ok}>
           {balance.ok
             ? `${sayMass(Math.round(balance.madeG))} came out${balance.steamedG !== undefined ? `, ${sayMass(Math.round(balance.steamedG / 10) * 10)} went up in steam` : ''}: ${sayMass(Math.round(balance.madeG / Math.max(1, numberOf(draft.plates) ?? 1)))} a plate.`
             : balance.why === 'lighterThanEmpty'
               ? 'The full pot weighs no more than the empty one: check both figures, they are kept as typed.'
               : 'More came out than went in: something was not noted, or a figure is off. Both are kept as typed.'}
-        </p>
+        </Said>
       )}
-    </section>
+    </Card>
   );
 }
 
@@ -167,22 +171,21 @@ export function FeelPage() {
   return (
     <main className="page">
       <PageHead title="Cook by feel" lead="Say what goes in as it goes in. It is kept on this device until you keep it as a recipe.">
-        <button type="button" className="btn" disabled={problems.length > 0} onClick={() => void save()}>
+        <Button disabled={problems.length > 0} onClick={() => void save()}>
           Keep as a recipe
-        </button>
+        </Button>
       </PageHead>
-      <div className="grid twothirds">
-        <div className="stack">
-          <section className="card" aria-label="Which dish">
-            <div className="row wrap" style={{ alignItems: 'flex-end' }}>
+      <Columns parts={[1.35, 1]} align="start">
+        <Stack>
+          <Card aria-label="Which dish">
+            <Group align="flex-end">
               <Field label="What is it?" value={draft.name} onChange={(name) => change({ name })} />
               {mine.length > 0 && (
-                <div className="chips" role="group" aria-label="Again">
+                <Group gap={8} className="chips" role="group" aria-label="Again">
                   {mine.map((r) => (
-                    <button
+                    <Button
+                      variant="chip"
                       key={r.recipe.id}
-                      type="button"
-                      className="chip"
                       aria-pressed={draft.recipeId === r.recipe.id}
                       onClick={() => {
                         const { recipeId, ...rest } = draft;
@@ -190,64 +193,69 @@ export function FeelPage() {
                       }}
                     >
                       {r.recipe.name} again
-                    </button>
+                    </Button>
                   ))}
-                </div>
+                </Group>
               )}
-            </div>
-          </section>
+            </Group>
+          </Card>
           <Next
             onPour={(p) => change({ pours: [...draft.pours, p] })}
             rows={(found) => change({ rows: [...draft.rows.filter((r) => !found.some((f) => f.id === r.id)), ...found] })}
           />
           <Pot draft={draft} wentIn={wentInG(draft.pours, known)} change={change} />
-        </div>
-        <section className="card" aria-label="In the pot">
-          <div className="cardhead">
+        </Stack>
+        <Card aria-label="In the pot">
+          <Group justify="space-between" align="baseline" mb={8}>
             <h2>In the pot</h2>
             {draft.pours.length > 0 && (
-              <button type="button" className="link" onClick={() => change({ pours: draft.pours.slice(0, -1) })}>
+              <Anchor component="button" type="button" onClick={() => change({ pours: draft.pours.slice(0, -1) })}>
                 take the last one back
-              </button>
+              </Anchor>
             )}
-          </div>
+          </Group>
           {sums.length === 0 ? (
-            <p className="quiet">Nothing yet. A pinch, a glug, 300 g: whatever you would say aloud.</p>
+            <Text inherit c="dimmed">
+              Nothing yet. A pinch, a glug, 300 g: whatever you would say aloud.
+            </Text>
           ) : (
-            <ul className="rows">
+            <Rows>
               {sums.map((t) => {
                 const plan = planned.find((p) => p.unit === t.unit && (p.ingredientId ?? p.name) === (t.ingredientId ?? t.name));
                 const of = plan && pouredOf([toNumber(t.amount)], toNumber(plan.amount));
                 return (
                   <li key={`${t.ingredientId ?? t.name}${t.unit}`}>
-                    <div className="grow">
+                    <Box className="grow">
                       <b>{capital(t.name)}</b>
-                      {t.pours > 1 && <span className="sub"> in {t.pours} goes</span>}
+                      {t.pours > 1 && (
+                        <Text span size="xs" c="dimmed">
+                          {' '}
+                          in {t.pours} goes
+                        </Text>
+                      )}
                       {of && (
-                        <div className="sub">
+                        <Text component="div" size="xs" c="dimmed">
                           last time {sayTally(plan)}
                           {of.left > 0 ? `, ${Number(of.left.toFixed(1))} ${unitFacts[t.unit].short} to go` : ''}
-                        </div>
+                        </Text>
                       )}
-                    </div>
-                    <span className="mid">{sayTally(t)}</span>
+                    </Box>
+                    <Text span variant="mid">
+                      {sayTally(t)}
+                    </Text>
                   </li>
                 );
               })}
-            </ul>
+            </Rows>
           )}
-          {changes.length > 0 && (
-            <p className="note" style={{ marginTop: 10 }}>
-              Against last time: {changes.map((c) => c.says).join(', ')}.
-            </p>
-          )}
+          {changes.length > 0 && <Note mt={10}>Against last time: {changes.map((c) => c.says).join(', ')}.</Note>}
           {problems.map((p) => (
-            <p key={p} className="sub" style={{ marginTop: 6 }}>
+            <Text size="xs" c="dimmed" mt={6} key={p}>
               {p}
-            </p>
+            </Text>
           ))}
-        </section>
-      </div>
+        </Card>
+      </Columns>
     </main>
   );
 }

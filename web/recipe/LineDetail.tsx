@@ -1,3 +1,4 @@
+import { Anchor, Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
@@ -53,7 +54,7 @@ function OwnPieces({ l }: { l: ScaledLine }) {
   const asked = l.massG ?? 0;
   const swap = g > 0 && asked > 0 ? swapByWeight(asked, g) : undefined;
   return (
-    <label className="row wrap" style={{ gap: 8 }}>
+    <Group component="label" gap={8}>
       <span>One of mine weighs</span>
       <Figure label="Weight of one of mine, grams" value={each} onChange={setEach} width={80} />
       <span>g</span>
@@ -63,8 +64,12 @@ function OwnPieces({ l }: { l: ScaledLine }) {
           {Math.abs(swap.overG) >= 0.5 ? ` (${sayMass(Math.abs(Math.round(swap.overG)))} ${swap.overG > 0 ? 'over' : 'under'})` : ''}
         </b>
       )}
-      {each.trim() !== '' && !swap && <span className="sub">a weight above 0, in grams</span>}
-    </label>
+      {each.trim() !== '' && !swap && (
+        <Text span size="xs" c="dimmed">
+          a weight above 0, in grams
+        </Text>
+      )}
+    </Group>
   );
 }
 
@@ -83,8 +88,8 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
   const pieces = line.unit === 'piece' && line.amount !== undefined && l.exact ? toNumber(l.exact.amount) : undefined;
   const inPlace = data.doses.filter((d) => d.dose.insteadOf && row && d.dose.insteadOf.ingredientId === row.id);
   return (
-    <div className="stack" style={{ gap: 10 }}>
-      <p className="why-text">
+    <Stack gap={10}>
+      <Text size="sm">
         Exactly <b>{exactText(l)}</b>
         {Math.abs(l.error) >= 0.0005 ? `, so this is ${l.error > 0 ? '+' : '−'}${Math.abs(l.error * 100).toFixed(1)} %` : ''}.{' '}
         {[...l.because, ...(line.sizeMm && row?.texture === 'stringy' ? cutSize(line.sizeMm, row).because : [])]
@@ -92,7 +97,7 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
           .filter(Boolean)
           .join('; ')}
         . Written: “{line.written || line.name}”.
-      </p>
+      </Text>
       {line.item.type !== 'recipe' && l.massG !== undefined && l.massG > 0 && row?.pieceG !== undefined && <OwnPieces l={l} />}
       {pieces !== undefined &&
         inPlace.map((d) => (
@@ -102,11 +107,10 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
             {d.dose.noSalt ? ', and brings its salt' : ''}.
           </p>
         ))}
-      <div className="row wrap" style={{ gap: 10 }}>
-        <label className="row" style={{ gap: 8 }}>
+      <Group gap={10}>
+        <Group wrap="nowrap" component="label" gap={8}>
           <span>It grows</span>
-          <select
-            className="field"
+          <NativeSelect
             value={rule}
             onChange={(e) => setRule(ruleFor(e.currentTarget.value as ScalingRule['rule'], line, data.revision, percentNow(l, s)))}
           >
@@ -116,20 +120,20 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
                 {r === 'toTaste' ? ': start lower, taste, stop at the upper amount' : ''}
               </option>
             ))}
-          </select>
-        </label>
+          </NativeSelect>
+        </Group>
         {line.scaling.rule === 'ratio' && <RatioFields rule={line.scaling} onChange={setRule} />}
-      </div>
+      </Group>
       {editing ? (
         <EditLine data={data} line={line} onDone={() => setEditing(false)} />
       ) : (
         <div>
-          <button type="button" className="link" onClick={() => setEditing(true)}>
+          <Anchor component="button" type="button" onClick={() => setEditing(true)}>
             change this line
-          </button>
+          </Anchor>
         </div>
       )}
-    </div>
+    </Stack>
   );
 }
 
@@ -138,22 +142,25 @@ function RatioFields({ rule, onChange }: { rule: Extract<ScalingRule, { rule: 'r
   const n = numberIn(text);
   const bad = !(n > 0 && n <= 99);
   return (
-    <div className="row wrap" style={{ gap: 8 }}>
+    <Group gap={8}>
       <Figure label="Percent" value={text} onChange={setText} width={80} bad={bad} />
       <span>% of</span>
-      <select
-        className="field"
+      <NativeSelect
         aria-label="Percent of what"
         value={rule.of}
         onChange={(e) => onChange({ ...rule, of: e.currentTarget.value as 'rest' | 'total' })}
       >
         <option value="rest">the rest</option>
         <option value="total">the whole, itself included</option>
-      </select>
-      <button type="button" className="btn o s" disabled={bad || n === rule.percent} onClick={() => onChange({ ...rule, percent: n })}>
+      </NativeSelect>
+      <Button variant="outline" size="sm" disabled={bad || n === rule.percent} onClick={() => onChange({ ...rule, percent: n })}>
         Keep
-      </button>
-      {bad && <span className="sub">more than 0 and at most 99 %; the last good one is kept</span>}
-    </div>
+      </Button>
+      {bad && (
+        <Text span size="xs" c="dimmed">
+          more than 0 and at most 99 %; the last good one is kept
+        </Text>
+      )}
+    </Group>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Badge, Box, Card, Group, NativeSelect, Stack, Table, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
@@ -14,10 +15,9 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['ite
   const library = useRecipesQuery(undefined, { skip: !open || q.length < 2 }).data ?? [];
   const own = library.filter((r) => r.recipe.name.toLowerCase().includes(q.trim().toLowerCase())).slice(0, 5);
   return (
-    <div style={{ position: 'relative' }}>
-      <input
-        className="field"
-        style={{ width: '100%' }}
+    <Box style={{ position: 'relative' }}>
+      <TextInput
+        w="100%"
         aria-label={`Ingredient for “${line.written}”`}
         value={q}
         onFocus={() => setOpen(true)}
@@ -27,13 +27,17 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['ite
         }}
       />
       {open && found.length + own.length > 0 && (
-        <div className="card" style={{ position: 'absolute', zIndex: 10, left: 0, right: 0, padding: 6, maxHeight: 230, overflow: 'auto' }}>
+        <Card component="div" p={6} style={{ position: 'absolute', zIndex: 10, left: 0, right: 0, maxHeight: 230, overflow: 'auto' }}>
           {found.map((r) => (
-            <button
+            <Anchor
+              component="button"
+              w="100%"
+              ta="left"
+              py={6}
+              px={8}
               type="button"
               key={r.id}
-              className="link"
-              style={{ display: 'block', width: '100%', textAlign: 'left', padding: '6px 8px' }}
+              style={{ display: 'block' }}
               onClick={() => {
                 onPick({ type: 'ingredient', id: r.id }, r.name);
                 setQ(r.name);
@@ -41,26 +45,33 @@ function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['ite
               }}
             >
               {r.name}
-            </button>
+            </Anchor>
           ))}
           {own.map((r) => (
-            <button
+            <Anchor
+              component="button"
+              w="100%"
+              ta="left"
+              py={6}
+              px={8}
               type="button"
               key={r.recipe.id}
-              className="link"
-              style={{ display: 'block', width: '100%', textAlign: 'left', padding: '6px 8px' }}
+              style={{ display: 'block' }}
               onClick={() => {
                 onPick({ type: 'recipe', id: r.recipe.id }, r.recipe.name);
                 setQ(r.recipe.name);
                 setOpen(false);
               }}
             >
-              {r.recipe.name} <span className="quiet">from your own</span>
-            </button>
+              {r.recipe.name}{' '}
+              <Text span inherit c="dimmed">
+                from your own
+              </Text>
+            </Anchor>
           ))}
-        </div>
+        </Card>
       )}
-    </div>
+    </Box>
   );
 }
 
@@ -78,36 +89,41 @@ function NotKnown({ line, onChange }: { line: Line; onChange: (l: Line) => void 
   const say = (contains: string[]): void => onChange({ ...line, allergens: { contains, checked: true } });
   return (
     <div>
-      <span className="tag s">not known here</span> {said && <Answered contains={said} />}
+      <Badge color="saffron">not known here</Badge> {said && <Answered contains={said} />}
       {means && !means.taken && means.offers.length > 0 && (
-        <div className="row wrap" style={{ gap: 8 }}>
-          <span className="sub">Is it</span>
+        <Group gap={8}>
+          <Text span size="xs" c="dimmed">
+            Is it
+          </Text>
           {means.offers.map((o) => (
-            <button
+            <Anchor
+              component="button"
+              size="xs"
               type="button"
               key={o.id}
-              className="link s"
               aria-label={`${line.name} is ${o.name}`}
               onClick={() => onChange(named(line, { type: 'ingredient', id: o.id }, o.name))}
             >
               {o.name}?
-            </button>
+            </Anchor>
           ))}
-        </div>
+        </Group>
       )}
-      <button type="button" className="link s" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <Anchor component="button" size="xs" type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
         what it holds
-      </button>
+      </Anchor>
       {open && (
-        <div className="stack" style={{ gap: 6 }}>
-          <p className="sub">Read its label: it answers for allergies until something else is chosen.</p>
+        <Stack gap={6}>
+          <Text size="xs" c="dimmed">
+            Read its label: it answers for allergies until something else is chosen.
+          </Text>
           <AllergenChips label={`What ${line.name} holds`} value={said ?? []} onChange={say} />
           {said === undefined && (
-            <button type="button" className="link s" style={{ alignSelf: 'start', justifySelf: 'start' }} onClick={() => say([])}>
+            <Anchor component="button" size="xs" type="button" style={{ alignSelf: 'start', justifySelf: 'start' }} onClick={() => say([])}>
               none of them
-            </button>
+            </Anchor>
           )}
-        </div>
+        </Stack>
       )}
     </div>
   );
@@ -127,22 +143,21 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
     else if (n > 0) onChange({ ...line, amount: fromNumber(n), unit: line.unit ?? 'piece' });
   };
   return (
-    <tr>
-      <td style={{ width: '32%' }}>
+    <Table.Tr>
+      <Table.Td w="32%">
         <div>{line.written}</div>
         {line.item.type === 'unmatched' && <NotKnown line={line} onChange={onChange} />}
         {bad && (
-          <div className="sub" style={{ color: 'var(--tomato)' }}>
+          <Text component="div" size="xs" c="var(--tomato)">
             “{amount}” is no amount: the last good one is kept
-          </div>
+          </Text>
         )}
-      </td>
-      <td>
+      </Table.Td>
+      <Table.Td>
         <Figure label={`Amount of ${line.name}`} value={amount} onChange={setA} width={84} bad={bad} />
-      </td>
-      <td>
-        <select
-          className="field"
+      </Table.Td>
+      <Table.Td>
+        <NativeSelect
           aria-label={`Unit of ${line.name}`}
           value={line.unit ?? ''}
           onChange={(e) => {
@@ -156,14 +171,13 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
               {u === 'piece' ? 'pieces' : unitFacts[u].short}
             </option>
           ))}
-        </select>
-      </td>
-      <td style={{ width: '26%' }}>
+        </NativeSelect>
+      </Table.Td>
+      <Table.Td w="26%">
         <IngredientPick line={line} onPick={(item, name) => onChange(named(line, item, name))} />
-      </td>
-      <td>
-        <select
-          className="field"
+      </Table.Td>
+      <Table.Td>
+        <NativeSelect
           aria-label={`Form of ${line.name}`}
           value={line.form ?? ''}
           onChange={(e) => {
@@ -175,13 +189,13 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
           {formSchema.options.map((f) => (
             <option key={f}>{f}</option>
           ))}
-        </select>
-      </td>
-      <td className="num">
-        <button type="button" className="link s danger" aria-label={`Leave out ${line.written}`} onClick={onRemove}>
+        </NativeSelect>
+      </Table.Td>
+      <Table.Td ta="right">
+        <Anchor component="button" size="xs" c="var(--tomato)" type="button" aria-label={`Leave out ${line.written}`} onClick={onRemove}>
           leave out
-        </button>
-      </td>
-    </tr>
+        </Anchor>
+      </Table.Td>
+    </Table.Tr>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
@@ -20,30 +21,31 @@ function Offer({ offer, onTake }: { offer: NoteOffer; onTake: (amount: string) =
   const n = numberIn(text);
   const good = n > 0 && Number.isFinite(n);
   return (
-    <div className="row wrap" style={{ gap: 8, marginTop: 6 }}>
+    <Group gap={8} mt={6}>
       <span>
-        Use <span className="sr">amount of {offer.name}</span>
+        Use <VisuallyHidden>amount of {offer.name}</VisuallyHidden>
       </span>
-      <input
-        className="field"
-        style={{ width: 84, textAlign: 'right', fontWeight: 700 }}
+      <TextInput
+        error={!good}
+        w={84}
+        ta="right"
+        fw={700}
         inputMode="decimal"
         aria-label={`New amount of ${offer.name}`}
         value={text}
-        aria-invalid={!good}
         onChange={(e) => setText(e.currentTarget.value)}
       />
       <span>
         {unitFacts[offer.to.unit].short} {offer.name}{' '}
-        <span className="quiet">
+        <Text span inherit c="dimmed">
           instead of {amountText(offer.from)}
           {offer.how === 'guess' ? ', a tenth as a start' : ''}
-        </span>
+        </Text>
       </span>
-      <button type="button" className="btn s" disabled={!good} onClick={() => onTake(fromNumber(n))}>
+      <Button size="sm" disabled={!good} onClick={() => onTake(fromNumber(n))}>
         Take it up
-      </button>
-    </div>
+      </Button>
+    </Group>
   );
 }
 
@@ -76,9 +78,13 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
     void write(made, `${offer.name}: ${amountText({ amount, unit: offer.to.unit })} from now on`);
   };
   return (
-    <section className="card" aria-label="Next time">
+    <Card aria-label="Next time">
       <h2>Next time</h2>
-      {open.length === 0 && !old && <p className="quiet">Nothing noted. Write what to do otherwise, such as “use 850 ml water”.</p>}
+      {open.length === 0 && !old && (
+        <Text inherit c="dimmed">
+          Nothing noted. Write what to do otherwise, such as “use 850 ml water”.
+        </Text>
+      )}
       {old && (
         <div>
           <p>“{old}”</p>
@@ -88,14 +94,18 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
       {open.map((n) => {
         const offer = readNote(n.text, lines);
         return (
-          <div key={n.id} style={{ borderTop: '1px solid var(--line)', padding: '8px 0' }}>
-            <div className="row" style={{ alignItems: 'baseline' }}>
-              <span className="grow">
-                “{n.text}” <span className="sub">{sayDayYear(n.day)}</span>
-              </span>
-              <button
+          <Box py={8} key={n.id} style={{ borderTop: '1px solid var(--line)' }}>
+            <Group wrap="nowrap" align="baseline">
+              <Text className="grow" span inherit>
+                “{n.text}”{' '}
+                <Text span size="xs" c="dimmed">
+                  {sayDayYear(n.day)}
+                </Text>
+              </Text>
+              <Anchor
+                component="button"
+                size="xs"
                 type="button"
-                className="link s"
                 onClick={() =>
                   keep(
                     (recipe.notes ?? []).filter((x) => x.id !== n.id),
@@ -104,10 +114,10 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
                 }
               >
                 done with it
-              </button>
-            </div>
+              </Anchor>
+            </Group>
             {offer && <Offer key={`${n.id}${revision.id}`} offer={offer} onTake={(a) => take(offer, a, n)} />}
-          </div>
+          </Box>
         );
       })}
       <OneLine
@@ -116,6 +126,6 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
         button="Note it"
         onKeep={(said) => keep([...(recipe.notes ?? []), { id: newId(), text: said, day: data.today }], 'Noted for next time')}
       />
-    </section>
+    </Card>
   );
 });

@@ -1,3 +1,4 @@
+import { Box, Card, Group, Text } from '@mantine/core';
 import { countOf, sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
 import { portionName } from '#core/session';
@@ -7,6 +8,7 @@ import { Why, Stepper } from '../ui/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
 import { useMeasures } from '../sync/measures.ts';
+import { Note } from '../ui/Note.tsx';
 
 const whyNot = (r: Exclude<SplitResult, { ok: true }>): string =>
   r.why === 'noSalt'
@@ -23,11 +25,16 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
   const count = Number.isFinite(n) ? n : 0;
   const step = scaled.lines.some((l) => l.line.unit) ? 1 : 1;
   return (
-    <div style={{ borderTop: '1px solid var(--line)', paddingTop: 12, marginTop: 12 }}>
-      <div className="row wrap" style={{ justifyContent: 'space-between' }}>
+    <Box pt={12} mt={12} style={{ borderTop: '1px solid var(--line)' }}>
+      <Group justify="space-between">
         <span>
           <b>Dip out before the salt</b>
-          {lowSalt.length > 0 && <span className="quiet"> for {lowSalt.map((e) => e.name).join(' and ')}</span>}
+          {lowSalt.length > 0 && (
+            <Text span inherit c="dimmed">
+              {' '}
+              for {lowSalt.map((e) => e.name).join(' and ')}
+            </Text>
+          )}
         </span>
         <Stepper
           label="Portions without salt"
@@ -38,14 +45,14 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
           step={step}
           onChange={(x) => change({ unsalted: x === 0 ? '' : String(x) })}
         />
-      </div>
+      </Group>
       {split && !split.ok && (
-        <p className="note bad" role="alert">
+        <Note tone="bad" role="alert">
           {whyNot(split)} The salt stays as it was.
-        </p>
+        </Note>
       )}
       {split?.ok && (
-        <p style={{ marginTop: 8 }} role="status">
+        <Text inherit mt={8} role="status">
           First: dip out{' '}
           <b>
             {split.split.dipMl !== undefined
@@ -56,15 +63,15 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
           <b>{split.split.salt.map((x) => `${x.out} ${x.name}`).join(' and ')}</b>
           {split.split.perPortionG !== undefined ? `, ${split.split.perPortionG.toFixed(1)} g a portion` : ''}.
           {split.split.alsoSalty.length > 0 && (
-            <span className="note warn" style={{ display: 'block', marginTop: 6 }}>
+            <Note tone="warn" mt={6}>
               {split.split.alsoSalty.join(' and ')} {split.split.alsoSalty.length === 1 ? 'brings' : 'bring'} salt of{' '}
               {split.split.alsoSalty.length === 1 ? 'its' : 'their'} own: the dipped portions have it too. For a baby, leave it out or add
               it after dipping.
-            </span>
+            </Note>
           )}
-        </p>
+        </Text>
       )}
-    </div>
+    </Box>
   );
 }
 
@@ -78,12 +85,14 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
   const money = (cents: number): string => sayMoney(cents, household.currency, household.locale);
   const priced = cost.lines.length - cost.leftOut.length;
   return (
-    <section className="card" aria-label="One portion">
+    <Card aria-label="One portion">
       <h2>One {portionName(revision.kind, 1)}</h2>
-      <div className="row wrap" style={{ gap: 22, alignItems: 'baseline' }}>
+      <Group gap={22} align="baseline">
         {cost.cents > 0 ? (
           <span>
-            <span className="big">{money(cost.perPortionCents)}</span>{' '}
+            <Text span variant="big">
+              {money(cost.perPortionCents)}
+            </Text>{' '}
             <Why label="what a portion costs">
               {money(cost.cents)} in all, the used share of the packs bought
               {cost.leftOut.length > 0
@@ -94,26 +103,31 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
             </Why>
           </span>
         ) : (
-          <span className="quiet">
+          <Text span inherit c="dimmed">
             No prices yet: <Link to="/kitchen?tab=larder">add some</Link>
-          </span>
+          </Text>
         )}
         {salt !== undefined && salt > 0 && (
           <span>
-            <span className="big">{salt.toFixed(1)}</span> <span className="unit">g added salt</span>{' '}
+            <Text span variant="big">
+              {salt.toFixed(1)}
+            </Text>{' '}
+            <Text span variant="unit">
+              g added salt
+            </Text>{' '}
             <Why label="salt">
               Only the salt that the lines add; what is in bought or cured parts is not counted.{' '}
               {sayMass(Math.round(salt * scaled.portions))} in all.
             </Why>
           </span>
         )}
-      </div>
-      <div style={{ marginTop: 10 }}>
+      </Group>
+      <Box mt={10}>
         {data.allergens.map((a) => (
           <div key={a}>{a}</div>
         ))}
-      </div>
+      </Box>
       {(salt === undefined || salt > 0) && <SaltSplit data={data} s={s} scaled={scaled} />}
-    </section>
+    </Card>
   );
 }

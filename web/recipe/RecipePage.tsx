@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { memo, useCallback } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
@@ -22,6 +23,8 @@ import { ThroughCard } from './ThroughCard.tsx';
 import { YieldCheck } from './YieldCheck.tsx';
 import { useScaling, type Scaling } from './useScaling.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** What does not move with the size is not drawn again at every key. */
 const CookCautions = memo(Cautions);
@@ -49,8 +52,8 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
   const toPortions = useCallback((n: number) => change({ by: 'portions', portions: String(n) }), [change]);
   const gaps = data.gaps.filter((g) => g.gap !== 'unconfirmed');
   return (
-    <div className="grid twothirds recipe" style={{ marginTop: 16 }}>
-      <div className="stack">
+    <Columns parts={[1.35, 1]} align="start" className="recipe" mt={16}>
+      <Stack>
         {scaled && (
           <Amounts
             data={data}
@@ -64,8 +67,8 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
           <Amounts data={data} s={s} lines={scaled.lines.filter((l) => l.line.moment === 'cookDay')} title="On the day it is eaten" />
         )}
         <StepsCard revision={revision} passage={scaled?.passage} />
-      </div>
-      <div className="stack">
+      </Stack>
+      <Stack>
         {scaled && <SizeCard data={data} scaled={scaled} />}
         {scaled?.passage && <ThroughCard passage={scaled.passage} />}
         {scaled && <PortionCard data={data} s={s} scaled={scaled} />}
@@ -76,24 +79,24 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         <ReheatCard data={data} />
         <FreezingCard flags={data.freezing} keeps={data.keeps} />
         {gaps.length > 0 && (
-          <section className="card" aria-label="Left open">
+          <Card aria-label="Left open">
             <h2>Left open</h2>
-            <ul className="rows">
+            <Rows>
               {gaps.map((g) => (
                 <li key={JSON.stringify(g)}>
-                  <div className="grow">{sayGap(g)}.</div>
+                  <Box className="grow">{sayGap(g)}.</Box>
                 </li>
               ))}
-            </ul>
-          </section>
+            </Rows>
+          </Card>
         )}
         <CookCautions list={data.cautions} title="While you cook it" />
-        <p className="sub">
+        <Text size="xs" c="dimmed">
           {countOf(revision.lines.length, 'line')}, {countOf(revision.steps.length, 'step')}, {revision.source}.{' '}
           <Link to="/recipes">All recipes</Link>
-        </p>
-      </div>
-    </div>
+        </Text>
+      </Stack>
+    </Columns>
   );
 });
 
@@ -116,20 +119,20 @@ function Scaled({ data }: { data: RecipeAnswer }) {
     <main className="page">
       <PageHead
         title={
-          <span className="row" style={{ gap: 14 }}>
+          <Group wrap="nowrap" component="span" gap={14}>
             <KindMark kind={revision.kind} size={38} alone />
             {revision.name}
-          </span>
+          </Group>
         }
         lead={lead(data, measures)}
       >
-        <a className="btn o" href="#method">
+        <Button component="a" variant="outline" href="#method">
           Method
-        </a>
+        </Button>
         {!unconfirmed && (
-          <button type="button" className="btn" disabled={!scaled} onClick={plan}>
+          <Button disabled={!scaled} onClick={plan}>
             {open ? `${open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'} ${open.name}` : 'Plan it'}
-          </button>
+          </Button>
         )}
       </PageHead>
       {unconfirmed ? <ReviewCard recipe={data.recipe} revision={revision} /> : <YieldCheck data={data} />}

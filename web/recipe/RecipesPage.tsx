@@ -1,3 +1,4 @@
+import { Badge, Button, Card, Group, Text, TextInput, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
@@ -5,6 +6,7 @@ import { portionName } from '#core/session';
 import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** The library: by kind, searched as you type, with what is in store and when it was last made. */
 export function RecipesPage() {
@@ -40,89 +42,94 @@ export function RecipesPage() {
         title="Recipes"
         lead={`${data.length} of your own, ${data.filter((r) => r.portionsInStore > 0).length} of them in the freezer.`}
       >
-        <Link className="btn o" to="/recipes/feel">
+        <Button component={Link} variant="outline" to="/recipes/feel">
           Cook by feel
-        </Link>
-        <Link className="btn" to="/recipes/new">
+        </Button>
+        <Button component={Link} to="/recipes/new">
           Bring in a recipe
-        </Link>
+        </Button>
       </PageHead>
       {data.length === 0 ? (
         <Empty
           title="No recipes yet"
           text="Bring one in from a file: a saved web page that holds a recipe, or a JSON-LD file. You check what was read before it is kept."
         >
-          <Link className="btn" to="/recipes/new">
+          <Button component={Link} to="/recipes/new">
             Bring in a recipe
-          </Link>
+          </Button>
         </Empty>
       ) : (
         <>
-          <div className="row wrap" style={{ marginBottom: 14 }}>
-            <input
-              className="field"
-              style={{ width: 280 }}
+          <Group mb={14}>
+            <TextInput
+              w={280}
               type="search"
               placeholder="Name, tag or allergen"
               aria-label="Search recipes"
               value={q}
               onChange={(e) => set('q', e.currentTarget.value)}
             />
-            <div className="chips" role="group" aria-label="Kind">
+            <Group gap={8} className="chips" role="group" aria-label="Kind">
               {present.map((k) => (
-                <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
+                <Button variant="chip" key={k} aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
                   <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
-                </button>
+                </Button>
               ))}
               {holds && (
-                <button type="button" className="chip on" onClick={() => set('with', '')}>
+                <Button variant="chip" className="on" onClick={() => set('with', '')}>
                   with {ingredient?.name.toLowerCase() ?? 'this'} ✕
-                </button>
+                </Button>
               )}
-            </div>
-          </div>
+            </Group>
+          </Group>
           {shown.length === 0 ? (
             <Empty title="None of that name" text="Nothing matches all of these words. Try fewer.">
-              <button type="button" className="btn o" onClick={() => setParams({}, { replace: true })}>
+              <Button variant="outline" onClick={() => setParams({}, { replace: true })}>
                 Show all
-              </button>
+              </Button>
             </Empty>
           ) : (
-            <div className="grid" style={{ gridTemplateColumns: 'repeat(auto-fill, minmax(330px, 1fr))' }}>
+            <Columns least={330}>
               {shown.map((r) => (
-                <Link
+                <Card
+                  component={Link}
+                  td="none"
+                  c="inherit"
                   key={r.recipe.id}
                   to={`/recipes/${r.recipe.id}`}
-                  className="card"
-                  style={{ textDecoration: 'none', color: 'inherit', display: 'flex', flexDirection: 'column', gap: 8 }}
+                  style={{ display: 'flex', flexDirection: 'column', gap: 8 }}
                 >
-                  <div className="row" style={{ alignItems: 'flex-start' }}>
+                  <Group wrap="nowrap" align="flex-start">
                     <KindMark kind={r.recipe.kind} size={30} />
-                    <h3 className="grow" style={{ fontSize: 19 }}>
+                    <Title className="grow" order={3} fz={19}>
                       {r.recipe.name}
-                    </h3>
-                  </div>
-                  <div className="sub" style={{ fontSize: 15 }}>
+                    </Title>
+                  </Group>
+                  <Text component="div" c="dimmed" fz={15}>
                     Written for {sayPortions(r.servings)} of {r.servingText}. {sayMinutes(r.handsMin)} of hands
                     {r.waitMin > 0 ? `, ${sayMinutes(r.waitMin)} by itself` : ''}.
-                  </div>
-                  <div className="sub" style={{ fontSize: 15 }}>
+                  </Text>
+                  <Text component="div" c="dimmed" fz={15}>
                     {r.allergens.join('. ')}
-                  </div>
-                  <div className="row wrap" style={{ gap: 8, marginTop: 'auto' }}>
+                  </Text>
+                  <Group gap={8} mt="auto">
                     {r.portionsInStore > 0 ? (
-                      <span className="tag f">
+                      <Badge color="rim">
                         {sayPortions(r.portionsInStore)} {portionName(r.recipe.kind, r.portionsInStore)} in store
-                      </span>
+                      </Badge>
                     ) : (
-                      <span className="tag s">none in store</span>
+                      <Badge color="saffron">none in store</Badge>
                     )}
-                    {r.lastMade && <span className="sub">made {sayDay(r.lastMade)}</span>}
-                    {!r.canPlan && <span className="tag t">{r.broken === undefined ? 'check it first' : 'cannot be worked out'}</span>}
-                  </div>
-                </Link>
+                    {r.lastMade && (
+                      <Text span size="xs" c="dimmed">
+                        made {sayDay(r.lastMade)}
+                      </Text>
+                    )}
+                    {!r.canPlan && <Badge color="tomato">{r.broken === undefined ? 'check it first' : 'cannot be worked out'}</Badge>}
+                  </Group>
+                </Card>
               ))}
-            </div>
+            </Columns>
           )}
         </>
       )}

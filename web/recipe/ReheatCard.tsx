@@ -1,3 +1,4 @@
+import { Anchor, Badge, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
 import type { Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
@@ -28,39 +29,45 @@ export function ReheatCard({ data }: { data: RecipeAnswer }) {
     );
   const changed = own.trim() !== (revision.ownReheat ?? '') || ownThaw.trim() !== (revision.ownThaw ?? '');
   return (
-    <section className="card" aria-label="Reheating" id="reheating">
-      <div className="cardhead">
+    <Card aria-label="Reheating" id="reheating">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Reheating</h2>
-        {heat.guess && <span className="tag s">guessed</span>}
-      </div>
-      <div className="row wrap" style={{ alignItems: 'flex-end', gap: 10 }}>
+        {heat.guess && <Badge color="saffron">guessed</Badge>}
+      </Group>
+      <Group align="flex-end" gap={10}>
         <Pick label="Heated as" value={heat.classId} options={heat.classes.map((c) => [c.id, c.name] as const)} onChange={confirm} />
-        {heat.guess && (
-          <button type="button" className="btn" onClick={() => confirm(heat.classId)}>
-            That’s right
-          </button>
-        )}
-      </div>
-      <p style={{ marginTop: 10 }}>
+        {heat.guess && <Button onClick={() => confirm(heat.classId)}>That’s right</Button>}
+      </Group>
+      <Text inherit mt={10}>
         {heat.sample.heat[0]?.[0]}{' '}
-        {heat.sample.usual && <span className="quiet">Usual times, for two in a tub; each pack has its own.</span>}
-      </p>
-      {heat.sample.thaw && <p className="quiet">Thaw: {heat.sample.thaw}.</p>}
-      <button type="button" className="link" aria-expanded={open} onClick={() => setOpen(!open)}>
+        {heat.sample.usual && (
+          <Text span inherit c="dimmed">
+            Usual times, for two in a tub; each pack has its own.
+          </Text>
+        )}
+      </Text>
+      {heat.sample.thaw && (
+        <Text inherit c="dimmed">
+          Thaw: {heat.sample.thaw}.
+        </Text>
+      )}
+      <Anchor component="button" type="button" aria-expanded={open} onClick={() => setOpen(!open)}>
         in your own words
-      </button>
+      </Anchor>
       {open && (
-        <div className="stack" style={{ gap: 8, marginTop: 8 }}>
+        <Stack gap={8} mt={8}>
           <Field label="Heating, as its labels say it" value={own} onChange={setOwn} />
           <Field label="Thawing" value={ownThaw} onChange={setOwnThaw} />
-          <div className="row">
-            <button type="button" className="btn s" disabled={!changed || own.length > 300 || ownThaw.length > 200} onClick={keepOwn}>
+          <Group wrap="nowrap">
+            <Button size="sm" disabled={!changed || own.length > 300 || ownThaw.length > 200} onClick={keepOwn}>
               Keep
-            </button>
-            <span className="sub">Empty, the usual times stand. Reheat right through, until it is steaming hot.</span>
-          </div>
-        </div>
+            </Button>
+            <Text span size="xs" c="dimmed">
+              Empty, the usual times stand. Reheat right through, until it is steaming hot.
+            </Text>
+          </Group>
+        </Stack>
       )}
-    </section>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Input, Stack, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { useState } from 'react';
 import { countOf } from '#core/kitchen';
 import { readLine, type RecipeDraft } from '#core/recipe';
@@ -11,6 +12,9 @@ import { PageHead } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { answersFrom, problemsOf, ReviewQuestions, withAnswers, type Answers } from './ReviewCard.tsx';
 import { LineRow } from './LineRow.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone: (id: string) => void; onCancel: () => void }) {
   const [name, setName] = useState(draft.revision.name);
@@ -84,57 +88,49 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
     <>
       <PageHead
         title={
-          <span className="row" style={{ gap: 12 }}>
+          <Group wrap="nowrap" component="span" gap={12}>
             <KindMark kind={answers.kind} size={34} />
             Check what was read
-          </span>
+          </Group>
         }
         lead={`${countOf(lines.length, 'line')}, ${unknown === 0 ? 'all known here' : `${unknown} not known here`}; ${countOf(draft.revision.steps.length, 'step')} with guessed minutes.${draft.yieldText ? ` The file says “${draft.yieldText}”.` : ''}`}
       >
-        <button type="button" className="btn o" onClick={onCancel}>
+        <Button variant="outline" onClick={onCancel}>
           Another file
-        </button>
-        <button type="button" className="btn" disabled={busy || problems.length > 0} onClick={() => once(save)}>
+        </Button>
+        <Button disabled={busy || problems.length > 0} onClick={() => once(save)}>
           Keep this recipe
-        </button>
+        </Button>
       </PageHead>
-      <div className="stack">
-        <section className="card" aria-label="Five questions">
-          <div style={{ marginBottom: 12 }}>
-            <label className="lab" htmlFor="rv-name">
-              Name
-            </label>
-            <input
-              id="rv-name"
-              className="field"
-              style={{ width: '100%', fontSize: 19, fontWeight: 700 }}
-              value={name}
-              onChange={(e) => setName(e.currentTarget.value)}
-            />
-          </div>
+      <Stack>
+        <Card aria-label="Five questions">
+          <Box mb={12}>
+            <Input.Label htmlFor="rv-name">Name</Input.Label>
+            <TextInput w="100%" fz={19} fw={700} id="rv-name" value={name} onChange={(e) => setName(e.currentTarget.value)} />
+          </Box>
           <ReviewQuestions answers={answers} onChange={setAnswers} />
           {problems.map((p) => (
-            <p className="note bad" style={{ marginTop: 10 }} role="alert" key={p}>
+            <Note tone="bad" mt={10} role="alert" key={p}>
               {p}
-            </p>
+            </Note>
           ))}
-        </section>
-        <section className="card" aria-label="Lines">
+        </Card>
+        <Card aria-label="Lines">
           <h2>Lines</h2>
-          <table className="plain">
-            <thead>
-              <tr>
-                <th>as written</th>
-                <th>amount</th>
-                <th>unit</th>
-                <th>ingredient</th>
-                <th>form</th>
-                <th>
-                  <span className="sr">leave out</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
+          <Table>
+            <Table.Thead>
+              <Table.Tr>
+                <Table.Th>as written</Table.Th>
+                <Table.Th>amount</Table.Th>
+                <Table.Th>unit</Table.Th>
+                <Table.Th>ingredient</Table.Th>
+                <Table.Th>form</Table.Th>
+                <Table.Th>
+                  <VisuallyHidden>leave out</VisuallyHidden>
+                </Table.Th>
+              </Table.Tr>
+            </Table.Thead>
+            <Table.Tbody>
               {lines.map((l) => (
                 <LineRow
                   key={l.id}
@@ -143,58 +139,62 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
                   onRemove={() => setLines(lines.filter((x) => x.id !== l.id))}
                 />
               ))}
-            </tbody>
-          </table>
-          <div className="row" style={{ marginTop: 10 }}>
-            <input
-              className="field grow"
+            </Table.Tbody>
+          </Table>
+          <Group wrap="nowrap" mt={10}>
+            <TextInput
+              className="grow"
               placeholder="Another line, such as 200 g peas"
               aria-label="Another line"
               value={more}
               onChange={(e) => setMore(e.currentTarget.value)}
               onKeyDown={(e) => e.key === 'Enter' && !adding.busy && adding.once(addLine)}
             />
-            <button type="button" className="btn o" disabled={adding.busy} onClick={() => adding.once(addLine)}>
+            <Button variant="outline" disabled={adding.busy} onClick={() => adding.once(addLine)}>
               Add line
-            </button>
-          </div>
-        </section>
-        <div className="grid" style={{ gridTemplateColumns: '1.4fr 1fr', alignItems: 'start' }}>
-          <section className="card" aria-label="Steps">
+            </Button>
+          </Group>
+        </Card>
+        <Columns parts={[1.4, 1]} align="start">
+          <Card aria-label="Steps">
             <h2>Steps</h2>
-            <ol className="rows">
+            <Rows component="ol">
               {draft.revision.steps.map((s, i) => (
                 <li key={s.id}>
                   <b>{i + 1}</b>
-                  <div className="grow">
+                  <Box className="grow">
                     {s.text}
-                    <div className="sub">
+                    <Text component="div" size="xs" c="dimmed">
                       about {s.handsOnMin} min of hands{s.waitMin ? `, ${s.waitMin} min by itself` : ''} (guessed)
-                    </div>
-                  </div>
+                    </Text>
+                  </Box>
                 </li>
               ))}
-            </ol>
-          </section>
-          <section className="card" aria-label="Not understood">
+            </Rows>
+          </Card>
+          <Card aria-label="Not understood">
             <h2>Not understood</h2>
             {draft.notUnderstood.length === 0 ? (
-              <p className="quiet">Everything in the file was understood.</p>
+              <Text inherit c="dimmed">
+                Everything in the file was understood.
+              </Text>
             ) : (
-              <ul className="rows">
+              <Rows>
                 {draft.notUnderstood.map((n) => (
                   <li key={n.field}>
-                    <div className="grow">
+                    <Box className="grow">
                       <b>{n.field}</b>
-                      <div className="sub">{n.value}</div>
-                    </div>
+                      <Text component="div" size="xs" c="dimmed">
+                        {n.value}
+                      </Text>
+                    </Box>
                   </li>
                 ))}
-              </ul>
+              </Rows>
             )}
-          </section>
-        </div>
-      </div>
+          </Card>
+        </Columns>
+      </Stack>
     </>
   );
 }

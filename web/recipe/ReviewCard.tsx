@@ -1,3 +1,4 @@
+import { Button, Card, Group, Input, NativeSelect, Text, TextInput } from '@mantine/core';
 import { isRawKind, allKinds } from '#core/kitchen';
 import { useState } from 'react';
 import type { Kind, Recipe, Revision } from '#core/contract';
@@ -5,6 +6,8 @@ import { newId, stampInstant } from '../sync/device.ts';
 import { useLivesQuery } from '../sync/api.ts';
 import { Field } from '../kitchen/fields.tsx';
 import { useCommands } from '../sync/commands.ts';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 export interface Answers {
   kind: Kind;
@@ -70,59 +73,46 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
   const set = (part: Partial<Answers>): void => onChange({ ...answers, ...part });
   const groups = [...new Set(lives.map((l) => l.group))];
   return (
-    <div className="grid" style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(190px, 1fr))' }}>
+    <Columns least={190}>
       <div>
-        <label className="lab" htmlFor="rv-kind">
-          What is it?
-        </label>
-        <select
-          id="rv-kind"
-          className="field"
-          style={{ width: '100%' }}
-          value={answers.kind}
-          onChange={(e) => set({ kind: e.currentTarget.value as Kind })}
-        >
+        <Input.Label htmlFor="rv-kind">What is it?</Input.Label>
+        <NativeSelect w="100%" id="rv-kind" value={answers.kind} onChange={(e) => set({ kind: e.currentTarget.value as Kind })}>
           {allKinds.map((k) => (
             <option key={k}>{k}</option>
           ))}
-        </select>
+        </NativeSelect>
       </div>
       <Field label="How many servings does it make?" type="number" value={answers.servings} onChange={(servings) => set({ servings })} />
       <div>
-        <label className="lab" htmlFor="rv-amount">
-          How large is one? {!answers.sized && <span className="quiet">(guessed)</span>}
-        </label>
-        <div className="row" style={{ gap: 6 }}>
-          <input
+        <Input.Label htmlFor="rv-amount">
+          How large is one?{' '}
+          {!answers.sized && (
+            <Text span inherit c="dimmed">
+              (guessed)
+            </Text>
+          )}
+        </Input.Label>
+        <Group wrap="nowrap" gap={6}>
+          <TextInput
+            w="100%"
             id="rv-amount"
-            className="field"
-            style={{ width: '100%' }}
             inputMode="decimal"
             value={answers.amount}
             onChange={(e) => set({ amount: e.currentTarget.value, sized: true })}
           />
-          <select
-            className="field"
+          <NativeSelect
             aria-label="Unit of a serving"
             value={answers.unit}
             onChange={(e) => set({ unit: e.currentTarget.value as 'g' | 'ml', sized: true })}
           >
             <option>g</option>
             <option>ml</option>
-          </select>
-        </div>
+          </NativeSelect>
+        </Group>
       </div>
       <div>
-        <label className="lab" htmlFor="rv-life">
-          How does it keep?
-        </label>
-        <select
-          id="rv-life"
-          className="field"
-          style={{ width: '100%' }}
-          value={answers.lifeId}
-          onChange={(e) => set({ lifeId: e.currentTarget.value })}
-        >
+        <Input.Label htmlFor="rv-life">How does it keep?</Input.Label>
+        <NativeSelect w="100%" id="rv-life" value={answers.lifeId} onChange={(e) => set({ lifeId: e.currentTarget.value })}>
           {groups.map((g) => (
             <optgroup key={g} label={g}>
               {lives
@@ -134,10 +124,10 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
                 ))}
             </optgroup>
           ))}
-        </select>
+        </NativeSelect>
       </div>
       <Field label="Minutes of hands in all" type="number" value={answers.hands} onChange={(hands) => set({ hands })} />
-    </div>
+    </Columns>
   );
 }
 
@@ -158,19 +148,19 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
     );
   };
   return (
-    <section className="card" style={{ marginBottom: 16, borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
+    <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
       <h2>Check these before you plan it</h2>
       <ReviewQuestions answers={answers} onChange={setAnswers} />
       {problems.map((p) => (
-        <p className="note bad" style={{ marginTop: 10 }} role="alert" key={p}>
+        <Note tone="bad" mt={10} role="alert" key={p}>
           {p}
-        </p>
+        </Note>
       ))}
-      <div className="row" style={{ marginTop: 12 }}>
-        <button type="button" className="btn" disabled={problems.length > 0} onClick={save}>
+      <Group wrap="nowrap" mt={12}>
+        <Button disabled={problems.length > 0} onClick={save}>
           That’s right
-        </button>
-      </div>
-    </section>
+        </Button>
+      </Group>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { unitFacts, sayPortions } from '#core/kitchen';
 import type { Unit } from '#core/contract';
 import { sayTargetError, type TargetError } from '#core/recipe';
@@ -6,6 +7,7 @@ import { type RecipeAnswer } from '#core/queries';
 import { Stepper } from '../ui/ui.tsx';
 import type { Typing } from './useScaling.ts';
 import { askedBy, haveUnit, numberIn, vesselsFor, waysFor, type Shown, type Way } from './target.ts';
+import { Note } from '../ui/Note.tsx';
 
 const wayNames: Readonly<Record<Way, string>> = {
   portions: 'Portions',
@@ -41,20 +43,25 @@ function BigNumber({
   bad: boolean;
 }) {
   return (
-    <label className="row" style={{ gap: 10 }}>
-      <span className="sr">{label}</span>
-      <input
-        className="field"
-        style={{ width: 112, fontSize: 24, fontWeight: 700, textAlign: 'right', fontFamily: 'var(--display)' }}
+    <Group wrap="nowrap" component="label" gap={10}>
+      <VisuallyHidden>{label}</VisuallyHidden>
+      <TextInput
+        error={bad}
+        w={112}
+        fz={24}
+        fw={700}
+        ta="right"
+        style={{ fontFamily: 'var(--display)' }}
         inputMode="decimal"
         aria-label={label}
         value={value}
         onChange={(e) => onChange(e.currentTarget.value)}
-        aria-invalid={bad}
         aria-describedby="scale-error"
       />
-      <span className="mid">{unit}</span>
-    </label>
+      <Text span variant="mid">
+        {unit}
+      </Text>
+    </Group>
   );
 }
 
@@ -70,47 +77,41 @@ function WhoEats({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
     change({ eaterIds: next.length === offered.length || next.length === 0 ? [] : next });
   };
   return (
-    <div className="row wrap" style={{ gap: 14 }}>
-      <div className="chips" role="group" aria-label="Who eats it">
+    <Group gap={14}>
+      <Group gap={8} className="chips" role="group" aria-label="Who eats it">
         {offered.map((e) => (
-          <button
-            key={e.id}
-            type="button"
-            className="chip"
-            aria-pressed={all || draft.eaterIds.includes(e.id)}
-            onClick={() => toggle(e.id)}
-          >
+          <Button variant="chip" key={e.id} aria-pressed={all || draft.eaterIds.includes(e.id)} onClick={() => toggle(e.id)}>
             {e.name}
-          </button>
+          </Button>
         ))}
-      </div>
-      <div className="chips" role="group" aria-label="For how long">
+      </Group>
+      <Group gap={8} className="chips" role="group" aria-label="For how long">
         {[7, 14, 21, 28].map((d) => (
-          <button key={d} type="button" className="chip" aria-pressed={draft.days === d} onClick={() => change({ days: d })}>
+          <Button variant="chip" key={d} aria-pressed={draft.days === d} onClick={() => change({ days: d })}>
             {d / 7} {d === 7 ? 'week' : 'weeks'}
-          </button>
+          </Button>
         ))}
-      </div>
+      </Group>
       {!baby && (
-        <label className="row" style={{ gap: 8 }}>
+        <Group wrap="nowrap" component="label" gap={8}>
           <span>this dish on</span>
-          <select className="field" value={draft.every} onChange={(e) => change({ every: Number(e.currentTarget.value) })}>
+          <NativeSelect value={draft.every} onChange={(e) => change({ every: Number(e.currentTarget.value) })}>
             {[1, 2, 3, 4, 5, 7, 10, 14].map((n) => (
               <option key={n} value={n}>
                 {n === 1 ? 'every dinner' : `one dinner in ${n}`}
               </option>
             ))}
-          </select>
-        </label>
+          </NativeSelect>
+        </Group>
       )}
-      <span className="mid" role="status">
+      <Text span variant="mid" role="status">
         {asked.who.length === 0 ? 'nobody' : `${asked.portions} ${portionName(data.revision.kind, asked.portions)}`}
-        <span className="sub" style={{ fontWeight: 400 }}>
+        <Text span size="xs" c="dimmed" fw={400}>
           {' '}
           {asked.who.map((w) => `${w.name} ${sayPortions(w.portions)}`).join(', ')}
-        </span>
-      </span>
-    </div>
+        </Text>
+      </Text>
+    </Group>
   );
 }
 
@@ -121,29 +122,30 @@ function WhatIHave({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
     change({ have: draft.have.map((h, n) => (n === i ? { ...h, ...patch } : h)) });
   const others = lines.filter((l) => !draft.have.some((h) => h.lineId === l.id));
   return (
-    <div className="stack" style={{ gap: 8 }}>
+    <Stack gap={8}>
       {draft.have.map((h, i) => (
-        <div className="row wrap" style={{ gap: 8 }} key={i}>
-          <input
-            className="field"
-            style={{ width: 104, fontSize: 22, fontWeight: 700, textAlign: 'right' }}
+        <Group gap={8} key={i}>
+          <TextInput
+            error={h.amount.trim() !== '' && !(numberIn(h.amount) > 0)}
+            w={104}
+            fz={22}
+            fw={700}
+            ta="right"
             inputMode="decimal"
             aria-label="How much I have"
             value={h.amount}
             placeholder="2.4"
             onChange={(e) => set(i, { amount: e.currentTarget.value })}
-            aria-invalid={h.amount.trim() !== '' && !(numberIn(h.amount) > 0)}
           />
-          <select className="field" aria-label="Unit" value={h.unit} onChange={(e) => set(i, { unit: e.currentTarget.value as Unit })}>
+          <NativeSelect aria-label="Unit" value={h.unit} onChange={(e) => set(i, { unit: e.currentTarget.value as Unit })}>
             {[...new Set([...haveUnits, h.unit])].map((u) => (
               <option key={u} value={u}>
                 {u === 'piece' ? 'pieces' : unitFacts[u].short}
               </option>
             ))}
-          </select>
+          </NativeSelect>
           <span>of</span>
-          <select
-            className="field"
+          <NativeSelect
             aria-label="Of what"
             value={h.lineId}
             onChange={(e) => {
@@ -158,27 +160,30 @@ function WhatIHave({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
                   {l.name}
                 </option>
               ))}
-          </select>
+          </NativeSelect>
           {draft.have.length > 1 && (
-            <button type="button" className="link s" onClick={() => change({ have: draft.have.filter((_, n) => n !== i) })}>
+            <Anchor component="button" size="xs" type="button" onClick={() => change({ have: draft.have.filter((_, n) => n !== i) })}>
               not this
-            </button>
+            </Anchor>
           )}
           {i === draft.have.length - 1 && others[0] && (
-            <button
+            <Anchor
+              component="button"
+              size="xs"
               type="button"
-              className="link s"
               onClick={() =>
                 change({ have: [...draft.have, { lineId: others[0]?.id ?? '', amount: '', unit: haveUnit(others[0]?.unit) }] })
               }
             >
               and of another
-            </button>
+            </Anchor>
           )}
-        </div>
+        </Group>
       ))}
-      <span className="sub">As bought: peel, core and tin liquid are taken off. The one that runs out first decides.</span>
-    </div>
+      <Text span size="xs" c="dimmed">
+        As bought: peel, core and tin liquid are taken off. The one that runs out first decides.
+      </Text>
+    </Stack>
   );
 }
 
@@ -189,7 +194,7 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
     case 'portions': {
       const n = numberIn(draft.portions);
       return (
-        <div className="row wrap" style={{ gap: 14 }}>
+        <Group gap={14}>
           <BigNumber
             label="Portions"
             value={draft.portions}
@@ -205,20 +210,19 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
             max={2000}
             onChange={(p) => change({ portions: String(p) })}
           />
-          <div className="chips" role="group" aria-label="Usual sizes">
+          <Group gap={8} className="chips" role="group" aria-label="Usual sizes">
             {[1, 2, 3].map((k) => (
-              <button
+              <Button
+                variant="chip"
                 key={k}
-                type="button"
-                className="chip"
                 aria-pressed={n === revision.servings * k}
                 onClick={() => change({ portions: String(revision.servings * k) })}
               >
                 {sayPortions(revision.servings * k)}
-              </button>
+              </Button>
             ))}
-          </div>
-        </div>
+          </Group>
+        </Group>
       );
     }
     case 'litres':
@@ -241,20 +245,14 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
       return <WhatIHave data={data} typing={typing} />;
     case 'vessel':
       return (
-        <div className="chips" role="group" aria-label="Which pot or bowl">
+        <Group gap={8} className="chips" role="group" aria-label="Which pot or bowl">
           {vesselsFor(data).map((v) => (
-            <button
-              key={v.id}
-              type="button"
-              className="chip"
-              aria-pressed={draft.vesselId === v.id}
-              onClick={() => change({ vesselId: v.id })}
-            >
+            <Button variant="chip" key={v.id} aria-pressed={draft.vesselId === v.id} onClick={() => change({ vesselId: v.id })}>
               {v.name}
               {v.litres ? `, ${v.litres} L` : ''}
-            </button>
+            </Button>
           ))}
-        </div>
+        </Group>
       );
   }
 }
@@ -263,36 +261,37 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
 export function ScaleBar({ data, typing, error }: { data: RecipeAnswer; typing: Typing; error: TargetError | undefined }) {
   const { draft, change } = typing;
   return (
-    <section className="card" aria-label="Scale to">
-      <div className="row wrap" style={{ gap: 10, justifyContent: 'space-between' }}>
-        <div className="chips" role="group" aria-label="Scale to">
+    <Card aria-label="Scale to">
+      <Group gap={10} justify="space-between">
+        <Group gap={8} className="chips" role="group" aria-label="Scale to">
           {waysFor(data).map((w) => (
-            <button key={w} type="button" className="chip" aria-pressed={draft.by === w} onClick={() => change({ by: w })}>
+            <Button variant="chip" key={w} aria-pressed={draft.by === w} onClick={() => change({ by: w })}>
               {wayNames[w]}
-            </button>
+            </Button>
           ))}
-        </div>
-        <div className="seg" role="group" aria-label="Measures">
-          {shownNames.map(([id, name]) => (
-            <button key={id} type="button" aria-pressed={draft.shown === id} onClick={() => change({ shown: id })}>
-              {name}
-            </button>
-          ))}
-        </div>
-      </div>
-      <div style={{ marginTop: 14 }}>
+        </Group>
+        <SegmentedControl
+          aria-label="Measures"
+          value={draft.shown}
+          onChange={(v) => change({ shown: v as typeof draft.shown })}
+          data={shownNames.map(([value, label]) => ({ value, label }))}
+        />
+      </Group>
+      <Box mt={14}>
         <Target data={data} typing={typing} bad={error !== undefined} />
-      </div>
+      </Box>
       <div id="scale-error" role="alert">
         {error && !(error.why === 'nothingOnHand' && draft.by === 'have') && (
-          <p className="note bad" style={{ marginTop: 10 }}>
+          <Note tone="bad" mt={10}>
             {sayTargetError(error)} Nothing else was changed; the last amounts are not shown so that nobody cooks by them.
-          </p>
+          </Note>
         )}
         {error?.why === 'nothingOnHand' && draft.by === 'have' && (
-          <p className="sub">{sayTargetError(error)} Until then the amounts are as written.</p>
+          <Text size="xs" c="dimmed">
+            {sayTargetError(error)} Until then the amounts are as written.
+          </Text>
         )}
       </div>
-    </section>
+    </Card>
   );
 }

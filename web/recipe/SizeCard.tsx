@@ -1,3 +1,4 @@
+import { Card, Group, Text } from '@mantine/core';
 import { countOf, quarterDown, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
 import { sayLimit, type ScaledRecipe } from '#core/recipe';
 import { portionName } from '#core/session';
@@ -21,25 +22,31 @@ export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledR
       : undefined;
   const off = learned ? Math.round((learned.factor - 1) * 100) : 0;
   return (
-    <section className="card" aria-label="Size">
-      <div className="row" style={{ alignItems: 'baseline', justifyContent: 'space-between' }}>
-        <span className="big" aria-label={`${f.toFixed(2)} times the recipe`}>
+    <Card aria-label="Size">
+      <Group wrap="nowrap" align="baseline" justify="space-between">
+        <Text span variant="big" aria-label={`${f.toFixed(2)} times the recipe`}>
           × {f.toLocaleString('en-GB', { maximumFractionDigits: 2 })}
-        </span>
+        </Text>
         <span>
-          <span className="big">{sayPortions(whole)}</span>{' '}
-          <span className="unit">
+          <Text span variant="big">
+            {sayPortions(whole)}
+          </Text>{' '}
+          <Text span variant="unit">
             {portionName(revision.kind, whole)} of {one}
-          </span>
+          </Text>
         </span>
-      </div>
-      {restMl >= 10 && <p className="sub">and {aboutVolume(restMl)} that is not a quarter more: tonight’s</p>}
-      {limit && (
-        <p style={{ marginTop: 8, fontSize: 17 }}>
-          <b>{limit}</b>
-        </p>
+      </Group>
+      {restMl >= 10 && (
+        <Text size="xs" c="dimmed">
+          and {aboutVolume(restMl)} that is not a quarter more: tonight’s
+        </Text>
       )}
-      <p style={{ marginTop: 6 }}>
+      {limit && (
+        <Text mt={8} fz={17}>
+          <b>{limit}</b>
+        </Text>
+      )}
+      <Text inherit mt={6}>
         {scaled.finishedMl !== undefined ? `${aboutVolume(scaled.finishedMl)} finished` : ''}
         {scaled.finishedMl !== undefined && scaled.finishedG !== undefined ? ', ' : ''}
         {scaled.finishedG !== undefined ? sayMass(Math.round(scaled.finishedG / 10) * 10) : ''}.{' '}
@@ -60,7 +67,7 @@ export function SizeCard({ data, scaled }: { data: RecipeAnswer; scaled: ScaledR
             </Why>
           </>
         )}
-      </p>
-    </section>
+      </Text>
+    </Card>
   );
 }

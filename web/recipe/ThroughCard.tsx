@@ -1,3 +1,4 @@
+import { Box, Card, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf, sayMinutes } from '#core/kitchen';
 import { sayWhy, type Load, type Passage } from '#core/recipe';
@@ -32,17 +33,19 @@ export function ThroughCard({ passage }: { passage: Passage }) {
   if (passage.loads.length === 0 && passage.open.length === 0) return null;
   const { boilOff, boilUp } = passage;
   return (
-    <section className="card" aria-label="What it goes through">
+    <Card aria-label="What it goes through">
       <h2>What it goes through</h2>
-      <div className="row wrap" style={{ gap: 18, alignItems: 'flex-end' }}>
+      <Group gap={18} align="flex-end">
         {passage.loads.map((l) => (
-          <div key={l.stepId + l.use} style={{ textAlign: 'center', maxWidth: 330 }}>
-            <div className="row" style={{ justifyContent: 'center', alignItems: 'flex-end', gap: 0 }}>
+          <Box ta="center" maw={330} key={l.stepId + l.use}>
+            <Group wrap="nowrap" justify="center" align="flex-end" gap={0}>
               {l.vessels.slice(0, 3).map((v, i) => (
                 <VesselDrawing key={`${v.id}${i}`} load={l} vessel={v} />
               ))}
-            </div>
-            <div className="strong">{l.vessels.map((v) => v.name).join(' and ')}</div>
+            </Group>
+            <Text component="div" inherit fw={700}>
+              {l.vessels.map((v) => v.name).join(' and ')}
+            </Text>
             <div style={l.loads > 1 ? { color: 'var(--saffron)', fontWeight: 700 } : undefined}>{loadWords(l, measures)}</div>
             <Why label={`${l.vessels[0]?.name ?? ''}, ${loadWords(l, measures)}`}>
               Filled {l.because.map(sayWhy).join('; ')}
@@ -51,34 +54,34 @@ export function ThroughCard({ passage }: { passage: Passage }) {
                 ? `Equal loads, ${Math.round(l.fill * 100)} % of that each; ${sayMinutes(l.totalMin)} in all, set up and emptied each time (a kitchen estimate).`
                 : `It is ${Math.round(l.fill * 100)} % full by that.`}
             </Why>
-          </div>
+          </Box>
         ))}
-      </div>
+      </Group>
       {boilUp && (
-        <p style={{ marginTop: 10 }}>
+        <Text inherit mt={10}>
           Boils after about <b>{sayMinutes(boilUp.value)}</b> on one burner.{' '}
           <Why label="time to boil">
             {sayMinutes(boilUp.low)} to {sayMinutes(boilUp.high)}, by how much of the burner’s power reaches the pot; from 15 to 95 °C, lid
             on. At the written size it is {sayMinutes(boilUp.writtenMin)}.{' '}
             {boilUp.assumed ? 'Your hob is taken as ceramic: say what it is in Kitchen.' : ''} The schedule waits by this.
           </Why>
-        </p>
+        </Text>
       )}
       {boilOff && boilOff.high >= 30 && (
-        <p style={{ marginTop: 6 }}>
+        <Text inherit mt={6}>
           About <b>{aboutVolume(boilOff.value)}</b> boils off in {sayMinutes(boilOff.minutes)}.{' '}
           <Why label="what boils off">
             {span(boilOff.low, boilOff.high, measures)}, by how hard it moves. It goes by the pot’s surface and the minutes, not by how much
             is in it, so the water above is set for this size. Computed from 12 to 30 kg per m² and hour for an open simmer; a lid ajar
             halves it.
           </Why>
-        </p>
+        </Text>
       )}
       {passage.open.map((o) => (
-        <p className="sub" key={o} style={{ marginTop: 6 }}>
+        <Text size="xs" c="dimmed" mt={6} key={o}>
           {openWords[o]} <Link to="/kitchen?tab=gear">Kitchen</Link>
-        </p>
+        </Text>
       ))}
-    </section>
+    </Card>
   );
 }

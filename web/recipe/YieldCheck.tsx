@@ -1,3 +1,4 @@
+import { Button, Card, Group, Text } from '@mantine/core';
 import { countOf, sayPortions } from '#core/kitchen';
 import type { Revision } from '#core/contract';
 import { portionName } from '#core/session';
@@ -22,7 +23,7 @@ export function YieldCheck({ data }: { data: RecipeAnswer }) {
     );
   const ones = portionName(revision.kind, revision.servings);
   return (
-    <section className="card" aria-label="How much it makes" style={{ marginBottom: 16, borderTopColor: 'var(--saffron-fill)' }}>
+    <Card mb={16} aria-label="How much it makes" style={{ borderTopColor: 'var(--saffron-fill)' }}>
       <h2>{check ? 'That does not add up' : 'How large is a serving?'}</h2>
       {check ? (
         <>
@@ -31,10 +32,8 @@ export function YieldCheck({ data }: { data: RecipeAnswer }) {
             <b>{sayMass(Math.round(check.outG / 50) * 50)}</b> is said to come out: {sayPortions(revision.servings)} {ones} of{' '}
             {size(revision.serving.amount)}.
           </p>
-          <div className="row wrap" style={{ marginTop: 10 }}>
-            <button
-              type="button"
-              className="btn"
+          <Group mt={10}>
+            <Button
               onClick={() =>
                 mend(
                   {
@@ -46,29 +45,28 @@ export function YieldCheck({ data }: { data: RecipeAnswer }) {
               }
             >
               {sayPortions(revision.servings)} {ones} of {size(check.servingAmount)}
-            </button>
-            <button
-              type="button"
-              className="btn o"
+            </Button>
+            <Button
+              variant="outline"
               onClick={() => mend({ servings: check.servings }, `${revision.name}: makes ${countOf(check.servings, 'serving')}`)}
             >
               {check.servings} {portionName(revision.kind, check.servings)} of {size(revision.serving.amount)}
-            </button>
-            <button type="button" className="btn o" onClick={() => mend({}, `${revision.name}: as it says`)}>
+            </Button>
+            <Button variant="outline" onClick={() => mend({}, `${revision.name}: as it says`)}>
               It is right as it says
-            </button>
-          </div>
+            </Button>
+          </Group>
         </>
       ) : (
-        <div className="row wrap">
-          <span className="grow">
+        <Group>
+          <Text className="grow" span inherit>
             The recipe says {sayPortions(revision.servings)} {ones}, not how large one is: {size(revision.serving.amount)} is a guess.
-          </span>
-          <button type="button" className="btn" onClick={() => mend({}, `${revision.name}: ${size(revision.serving.amount)} a serving`)}>
+          </Text>
+          <Button onClick={() => mend({}, `${revision.name}: ${size(revision.serving.amount)} a serving`)}>
             {size(revision.serving.amount)} is right
-          </button>
-        </div>
+          </Button>
+        </Group>
       )}
-    </section>
+    </Card>
   );
 }

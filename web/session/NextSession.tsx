@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { stages } from '#core/session';
 import { type SessionBrief } from '#core/queries';
@@ -15,9 +16,9 @@ function Next({ to, stage, title, text }: { to: string; stage: (typeof stages)[n
   return (
     <main className="page">
       <Empty title={title} text={text}>
-        <Link className="btn" to="/plan">
+        <Button component={Link} to="/plan">
           Plan a session
-        </Link>
+        </Button>
       </Empty>
     </main>
   );

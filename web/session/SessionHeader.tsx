@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf, sayWeekday } from '#core/kitchen';
 import { nextStep } from '#core/session';
@@ -17,29 +18,25 @@ export function SessionHeader({ brief, here }: { brief: SessionBrief; here?: str
   const atStation = here !== undefined && !here.startsWith('/plan');
   const next = nextLink(brief);
   return (
-    <section
-      className={`card roadhead${atStation ? ' deskonly' : ''}`}
-      style={{ marginBottom: 16, padding: '10px 16px' }}
-      aria-label={`Road of ${brief.name}`}
-    >
-      <div className="row wrap" style={{ gap: 18 }}>
-        <div className="grow" style={{ minWidth: 230 }}>
-          <h2 style={{ margin: 0 }}>
+    <Card className={`roadhead${atStation ? ' deskonly' : ''}`} mb={16} py={10} aria-label={`Road of ${brief.name}`}>
+      <Group gap={18}>
+        <Box flex={1} miw={230}>
+          <Title order={2} m={0}>
             <Link to={`/plan/${brief.id}`} style={{ color: 'inherit', textDecoration: 'none' }}>
               {brief.name}
             </Link>
-          </h2>
-          <div className="sub">
+          </Title>
+          <Text component="div" size="xs" c="dimmed">
             {sayWeekday(brief.day)}, {countOf(brief.dishes.length, 'dish', 'dishes')}
-          </div>
-        </div>
+          </Text>
+        </Box>
         <RoadShelf state={brief.state} width={540} />
         {next && next.to !== here && (
-          <Link className="btn" to={next.to}>
+          <Button component={Link} to={next.to}>
             {next.says}
-          </Link>
+          </Button>
         )}
-      </div>
-    </section>
+      </Group>
+    </Card>
   );
 }

@@ -1,4 +1,4 @@
-import { Stack } from '@mantine/core';
+import { Anchor, Button, Card, Group, Stack, Table, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { ClashBrief, Unreadable } from '#core/queries';
@@ -17,40 +17,44 @@ function Clash({ clash, zone }: { clash: ClashBrief; zone: string }) {
   const keep = (data: unknown, says: string): void =>
     void write([{ table, id: rowId, data, was: here } as NewChange], says, { settles: id });
   return (
-    <section className="card" aria-label={name}>
+    <Card aria-label={name}>
       <h2>{name}</h2>
-      <p className="quiet">
+      <Text inherit c="dimmed">
         {documentWords[table]}, changed in two places: “{clash.label}” came from {other} on {sayWeekday(dayOf(clash.at, zone))} at{' '}
         {clockOf(clash.at, zone)}, made before it had heard of the other change. Both are kept until you choose.
-      </p>
-      <table className="plain" style={{ marginTop: 10 }}>
-        <thead>
-          <tr>
-            <th>What differs</th>
-            <th>Stands here now</th>
-            <th>From {other}</th>
-          </tr>
-        </thead>
-        <tbody>
+      </Text>
+      <Table mt={10}>
+        <Table.Thead>
+          <Table.Tr>
+            <Table.Th>What differs</Table.Th>
+            <Table.Th>Stands here now</Table.Th>
+            <Table.Th>From {other}</Table.Th>
+          </Table.Tr>
+        </Table.Thead>
+        <Table.Tbody>
           {clash.differences.slice(0, 12).map((d) => (
-            <tr key={d.path}>
-              <td>{fieldOf(d.names)}</td>
-              <td>{here === null ? 'taken off' : valueOf(d.here)}</td>
-              <td>{mine === null ? 'taken off' : valueOf(d.mine)}</td>
-            </tr>
+            <Table.Tr key={d.path}>
+              <Table.Td>{fieldOf(d.names)}</Table.Td>
+              <Table.Td>{here === null ? 'taken off' : valueOf(d.here)}</Table.Td>
+              <Table.Td>{mine === null ? 'taken off' : valueOf(d.mine)}</Table.Td>
+            </Table.Tr>
           ))}
-        </tbody>
-      </table>
-      {clash.differences.length > 12 && <p className="sub">and {clash.differences.length - 12} more</p>}
-      <div className="row wrap" style={{ marginTop: 14 }}>
-        <button type="button" className="btn o" onClick={() => keep(here, `${name} stays as it is here`)}>
+        </Table.Tbody>
+      </Table>
+      {clash.differences.length > 12 && (
+        <Text size="xs" c="dimmed">
+          and {clash.differences.length - 12} more
+        </Text>
+      )}
+      <Group mt={14}>
+        <Button variant="outline" onClick={() => keep(here, `${name} stays as it is here`)}>
           {here === null ? 'Leave it taken off' : 'Keep what stands here'}
-        </button>
-        <button type="button" className="btn" onClick={() => keep(mine, `${name}: the other version stands`)}>
+        </Button>
+        <Button onClick={() => keep(mine, `${name}: the other version stands`)}>
           {mine === null ? 'Take it off' : `Take the one from ${other}`}
-        </button>
-      </div>
-    </section>
+        </Button>
+      </Group>
+    </Card>
   );
 }
 
@@ -60,41 +64,36 @@ function Broken({ broken, zone }: { broken: Unreadable; zone: string }) {
   const name = broken.name ?? documentWords[broken.table];
   const { last } = broken;
   return (
-    <section className="card" aria-label={name}>
+    <Card aria-label={name}>
       <h2>{name}</h2>
-      <p className="quiet">
+      <Text inherit c="dimmed">
         {documentWords[broken.table]}. It cannot be read, so it is left out everywhere; nothing of it is lost. What is wrong: {broken.why}.
-      </p>
+      </Text>
       {last && (
-        <p className="sub">
+        <Text size="xs" c="dimmed">
           Last changed by “{last.label}” on {sayWeekday(dayOf(last.at, zone))} at {clockOf(last.at, zone)}.
-        </p>
+        </Text>
       )}
-      <div className="row wrap" style={{ marginTop: 14 }}>
-        {last && (
-          <button type="button" className="btn" onClick={() => void undo({ kind: 'write', writeId: last.writeId })}>
-            Take that change back
-          </button>
-        )}
+      <Group mt={14}>
+        {last && <Button onClick={() => void undo({ kind: 'write', writeId: last.writeId })}>Take that change back</Button>}
         {broken.table === 'session' && (
-          <Link className="btn o" to={`/plan/${broken.id}`}>
+          <Button component={Link} variant="outline" to={`/plan/${broken.id}`}>
             Open it
-          </Link>
+          </Button>
         )}
         {broken.table !== 'household' && broken.table !== 'recipe_revision' && (
-          <button
-            type="button"
-            className="btn o"
+          <Button
+            variant="outline"
             onClick={() => void write([{ table: broken.table, id: broken.id, data: null, was: null } as NewChange], `${name} is taken off`)}
           >
             Take it off
-          </button>
+          </Button>
         )}
-        <Link className="link" to="/history">
+        <Anchor component={Link} to="/history">
           All changes
-        </Link>
-      </div>
-    </section>
+        </Anchor>
+      </Group>
+    </Card>
   );
 }
 
@@ -109,9 +108,9 @@ export function SettlePage() {
       <PageHead title="To settle" lead={count === 0 ? 'Nothing waits for you.' : `${countOf(count, 'thing')} to settle, nothing lost.`} />
       {count === 0 && (
         <Empty title="All is settled" text="When two devices change one thing differently, or something cannot be read, you find it here.">
-          <Link className="btn" to="/">
+          <Button component={Link} to="/">
             To Today
-          </Link>
+          </Button>
         </Empty>
       )}
       <Stack>

@@ -1,3 +1,4 @@
+import { Anchor, Badge, Box, Button, Card, Checkbox, Group, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { tick, untick } from '#core/commands';
@@ -8,6 +9,7 @@ import { useSessionShop } from '../sync/session.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 type Ticked = ListedLine['ticked'] | 'none';
 
@@ -20,34 +22,30 @@ function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticke
   const trim = line.because.find((b) => b.code === 'trim');
   return (
     <li className="shopline" style={done ? { color: 'var(--quiet)' } : undefined}>
-      <button
-        type="button"
-        className="tick"
-        role="checkbox"
-        aria-checked={done}
-        aria-label={`${line.name}, ${line.out}`}
-        onClick={() => (done ? onUntick() : onTick('bought'))}
-      >
-        {done ? '✓' : ''}
-      </button>
-      <div className="grow">
-        <span className="strong" style={{ fontSize: 17, textDecoration: done ? 'line-through' : 'none' }}>
+      <Checkbox aria-label={`${line.name}, ${line.out}`} checked={done} onChange={() => (done ? onUntick() : onTick('bought'))} />
+      <Box className="grow">
+        <Text span fw={700} fz={17} td={done ? 'line-through' : 'none'}>
           {capital(line.name)}
-        </span>
-        {ticked === 'haveIt' && <span className="sub"> at home</span>}
-        {line.tickNote && (
-          <span className="tag s" style={{ marginLeft: 8 }}>
-            {line.tickNote}
-          </span>
+        </Text>
+        {ticked === 'haveIt' && (
+          <Text span size="xs" c="dimmed">
+            {' '}
+            at home
+          </Text>
         )}
-        <div className="sub">
+        {line.tickNote && (
+          <Badge color="saffron" ml={8}>
+            {line.tickNote}
+          </Badge>
+        )}
+        <Text component="div" size="xs" c="dimmed">
           {line.asked.length === 1 ? line.asked[0]?.recipeName : listOf(line.asked.map((a) => `${a.text} ${a.recipeName}`))}
-        </div>
-      </div>
+        </Text>
+      </Box>
       {!done && (
-        <button type="button" className="link s noprint extra" onClick={() => onTick('haveIt')}>
+        <Anchor component="button" size="xs" type="button" className="noprint extra" onClick={() => onTick('haveIt')}>
           I have it
-        </button>
+        </Anchor>
       )}
       <span className="out" style={{ fontSize: 18, textAlign: 'right' }}>
         {line.out}
@@ -100,64 +98,64 @@ export function ShopPage() {
               : `For ${sayWeekday(data.session.day)}. ${got} of ${buy.length} in the basket or at home.`
         }
       >
-        <input
-          className="field"
+        <TextInput
           type="search"
           placeholder="Find on the list"
           aria-label="Find on the list"
           value={q}
           onChange={(e) => setQ(e.currentTarget.value)}
         />
-        <button type="button" className="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>
+        <Button variant="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>
           Hide what’s there
-        </button>
-        <button type="button" className="btn o deskonly" onClick={() => window.print()}>
+        </Button>
+        <Button variant="outline" className="deskonly" onClick={() => window.print()}>
           Print
-        </button>
+        </Button>
         {got === buy.length && buy.length > 0 && (
-          <Link className="btn" to={`/cook/${id}`}>
+          <Button component={Link} to={`/cook/${id}`}>
             Cook
-          </Link>
+          </Button>
         )}
       </PageHead>
       {data.list.length === 0 ? (
         <Empty title="An empty list" text="This session has no dishes yet. Add some and the list makes itself.">
-          <Link className="btn" to={`/plan/${id}`}>
+          <Button component={Link} to={`/plan/${id}`}>
             Add dishes
-          </Link>
+          </Button>
         </Empty>
       ) : (
-        <div style={{ columns: '420px 2', columnGap: 16 }}>
+        <Box style={{ columns: '420px 2', columnGap: 16 }}>
           {sections.map((s) => (
-            <section
+            <Card
               key={s.id}
-              className="card"
               style={{ breakInside: 'avoid', marginBottom: 16, ...(s.id === 'onTheDay' && { borderTopColor: 'var(--leaf)' }) }}
               aria-label={s.name}
             >
-              <div className="cardhead">
+              <Group justify="space-between" align="baseline" mb={8}>
                 <h2>{s.name}</h2>
-                <span className="sub">{countOf(s.lines.filter((l) => !isDone(l)).length, 'left', 'left')}</span>
-              </div>
-              {s.id === 'onTheDay' && <p className="sub">Fresh, when it is eaten; not for this trip unless it keeps.</p>}
-              <ul className="rows">
+                <Text span size="xs" c="dimmed">
+                  {countOf(s.lines.filter((l) => !isDone(l)).length, 'left', 'left')}
+                </Text>
+              </Group>
+              {s.id === 'onTheDay' && (
+                <Text size="xs" c="dimmed">
+                  Fresh, when it is eaten; not for this trip unless it keeps.
+                </Text>
+              )}
+              <Rows>
                 {s.lines.map((l) => (
                   <LineItem key={l.key} line={l} ticked={state(l)} sessionId={id} />
                 ))}
-              </ul>
-            </section>
+              </Rows>
+            </Card>
           ))}
           {short && (
-            <section
-              className="card"
-              style={{ breakInside: 'avoid', marginBottom: 16, borderTopColor: 'var(--tomato)' }}
-              aria-label="To pack it in"
-            >
+            <Card mb={16} style={{ breakInside: 'avoid', borderTopColor: 'var(--tomato)' }} aria-label="To pack it in">
               <h2>To pack it in</h2>
               <p>{short.says}</p>
-            </section>
+            </Card>
           )}
-        </div>
+        </Box>
       )}
     </main>
   );

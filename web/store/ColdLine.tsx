@@ -1,6 +1,8 @@
+import { Text } from '@mantine/core';
 import { clockOf, dayOf, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
+import { Note } from '../ui/Note.tsx';
 
 /** The evening a pack is taken out for: the one it is planned for, unless it cannot be thawed by then. */
 export const pullFor = (p: Pick<PackBrief, 'planned' | 'outFor'>): string =>
@@ -13,16 +15,16 @@ export function ColdLine({ pack, today }: { pack: PackBrief; today: string }) {
   const eatBy = pack.due.day === undefined ? '' : sayNear(pack.due.day, today);
   if (pack.cold === 'thawing' && pack.readyFrom && pack.readyBy)
     return (
-      <p className="sub" style={{ fontSize: 15 }}>
+      <Text c="dimmed" fz={15}>
         Thawing: ready from {at(pack.readyFrom)}, for certain by {at(pack.readyBy)}. Eat by {eatBy}.
-      </p>
+      </Text>
     );
   if (pack.cold === 'thawed')
     return (
-      <p className="sub" style={{ fontSize: 15 }}>
+      <Text c="dimmed" fz={15}>
         Thawed. Eat by {eatBy}.
-      </p>
+      </Text>
     );
-  if (pack.cold === 'past') return <p className="note warn">Its day in the fridge was {eatBy}. Binned, or eaten?</p>;
+  if (pack.cold === 'past') return <Note tone="warn">Its day in the fridge was {eatBy}. Binned, or eaten?</Note>;
   return null;
 }

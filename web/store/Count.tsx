@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Input, Stack, Text, TextInput } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { fillPack, putAway } from '#core/commands';
 import { intentId } from '#core/contract';
@@ -11,6 +12,8 @@ import { newId } from '../sync/device.ts';
 import type { UndoWay } from '../sync/toastSlice.ts';
 import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 interface Entered {
   id: string;
@@ -29,14 +32,14 @@ const guessWords: Readonly<Record<CountedLine['guess'], string>> = {
 /** A kit is a dinner when it is a whole dish; plain raw meat is a part of one. The likelier answer is set. */
 function WholeDish({ whole, onWhole }: { whole: boolean; onWhole: (whole: boolean) => void }) {
   return (
-    <div className="chips" role="group" aria-label="Is this kit a whole dish?" style={{ marginTop: 8 }}>
-      <button type="button" className="chip" aria-pressed={whole} onClick={() => onWhole(true)}>
+    <Group gap={8} mt={8} className="chips" role="group" aria-label="Is this kit a whole dish?">
+      <Button variant="chip" aria-pressed={whole} onClick={() => onWhole(true)}>
         a whole dish: counts as dinners
-      </button>
-      <button type="button" className="chip" aria-pressed={!whole} onClick={() => onWhole(false)}>
+      </Button>
+      <Button variant="chip" aria-pressed={!whole} onClick={() => onWhole(false)}>
         a part of one, such as raw mince
-      </button>
-    </div>
+      </Button>
+    </Group>
   );
 }
 
@@ -46,35 +49,45 @@ function Understood({ line, data, onWhole }: { line: CountedLine; data: CountAns
   const made = countedPacks(line, ['-----'], 'preview', new Map(data.lives.map((l) => [l.id, l])), data.household, data.today);
   const pack = made.ok ? made.packs[0] : undefined;
   return (
-    <div className="note row" style={{ alignItems: 'flex-start' }}>
-      <KindMark kind={line.kind} size={30} />
-      <div className="grow">
-        <b style={{ fontSize: 18 }}>
-          {countOf(line.packs, 'pack')} of {line.name}
-        </b>
-        <div>
-          {sayPortions(line.portionsEach)} {portionName(line.kind, line.portionsEach)} each, {line.kind}; made{' '}
-          {line.made ? sayVague(line.made) : 'at a time not known'};{' '}
-          {place ? `${place.name}, ${zone?.name ?? ''}` : <span style={{ color: 'var(--tomato)' }}>where does it stand?</span>}
-        </div>
-        <div className="sub" style={{ fontSize: 15 }}>
-          {pack && pack.bestBy === undefined ? (
-            <>Without a date it has no best-by: it comes before all that is dated. Say about when, such as “oct”, if anybody remembers.</>
-          ) : pack?.bestBy !== undefined ? (
-            <>
-              {pack.bestBy < data.today ? 'was best by' : 'best by'} {sayDayYear(pack.bestBy)}{' '}
-              <Why label={`best by ${sayDayYear(pack.bestBy)}`}>
-                {countOf(pack.life.months, 'month')} for {line.name.toLowerCase()} ({pack.life.source}), counted from the earliest day it
-                may have been made. At a steady −18 °C this date is about quality. {guessWords[line.guess]}
-              </Why>
-            </>
-          ) : (
-            <span style={{ color: 'var(--tomato)' }}>{made.ok ? '' : made.why}</span>
-          )}
-        </div>
-        {line.kind === 'kit' && <WholeDish whole={line.whole ?? true} onWhole={onWhole} />}
-      </div>
-    </div>
+    <Note style={{ alignItems: 'flex-start' }}>
+      <Group wrap="nowrap">
+        <KindMark kind={line.kind} size={30} />
+        <Box className="grow">
+          <Text component="b" fz={18}>
+            {countOf(line.packs, 'pack')} of {line.name}
+          </Text>
+          <div>
+            {sayPortions(line.portionsEach)} {portionName(line.kind, line.portionsEach)} each, {line.kind}; made{' '}
+            {line.made ? sayVague(line.made) : 'at a time not known'};{' '}
+            {place ? (
+              `${place.name}, ${zone?.name ?? ''}`
+            ) : (
+              <Text span inherit c="var(--tomato)">
+                where does it stand?
+              </Text>
+            )}
+          </div>
+          <Text component="div" c="dimmed" fz={15}>
+            {pack && pack.bestBy === undefined ? (
+              <>Without a date it has no best-by: it comes before all that is dated. Say about when, such as “oct”, if anybody remembers.</>
+            ) : pack?.bestBy !== undefined ? (
+              <>
+                {pack.bestBy < data.today ? 'was best by' : 'best by'} {sayDayYear(pack.bestBy)}{' '}
+                <Why label={`best by ${sayDayYear(pack.bestBy)}`}>
+                  {countOf(pack.life.months, 'month')} for {line.name.toLowerCase()} ({pack.life.source}), counted from the earliest day it
+                  may have been made. At a steady −18 °C this date is about quality. {guessWords[line.guess]}
+                </Why>
+              </>
+            ) : (
+              <Text span inherit c="var(--tomato)">
+                {made.ok ? '' : made.why}
+              </Text>
+            )}
+          </Text>
+          {line.kind === 'kit' && <WholeDish whole={line.whole ?? true} onWhole={onWhole} />}
+        </Box>
+      </Group>
+    </Note>
   );
 }
 
@@ -130,23 +143,24 @@ export function Count({ data }: { data: CountAnswer }) {
   };
   const packs = entered.reduce((s, e) => s + e.line.packs, 0);
   return (
-    <div className="stack">
-      <section className="card" aria-label="Enter a line">
-        <label className="lab" htmlFor="countline">
-          What it is, how many, about when, where
-        </label>
-        <form
-          className="row countform"
+    <Stack>
+      <Card aria-label="Enter a line">
+        <Input.Label htmlFor="countline">What it is, how many, about when, where</Input.Label>
+        <Group
+          wrap="nowrap"
+          component="form"
+          className="countform"
           onSubmit={(e) => {
             e.preventDefault();
             void keep();
           }}
         >
-          <input
+          <TextInput
+            className="grow"
+            fz={20}
+            mih={52}
             id="countline"
             ref={field}
-            className="field grow"
-            style={{ fontSize: 20, minHeight: 52 }}
             autoFocus
             autoComplete="off"
             enterKeyHint="done"
@@ -158,65 +172,67 @@ export function Count({ data }: { data: CountAnswer }) {
               setProblem(undefined);
             }}
           />
-          <button type="submit" className="btn l">
+          <Button size="lg" type="submit">
             Keep it
-          </button>
-        </form>
-        <div style={{ marginTop: 10, minHeight: 92 }} aria-live="polite">
+          </Button>
+        </Group>
+        <Box mt={10} mih={92} aria-live="polite">
           {problem ? (
-            <p className="note bad" role="alert">
+            <Note tone="bad" role="alert">
               {problem}
-            </p>
+            </Note>
           ) : line ? (
             <Understood line={line} data={data} onWhole={setWhole} />
           ) : (
-            <p className="quiet" id="counthelp">
+            <Text inherit c="dimmed" id="counthelp">
               {text.trim() === '' || read.ok
                 ? 'Enter keeps a line. “4x2” is four packs of two portions; “?” is a date nobody knows; “3 weeks ago” and “last spring” are fine. The place stays until you say another; first letters do.'
                 : read.why}
-            </p>
+            </Text>
           )}
-        </div>
-      </section>
+        </Box>
+      </Card>
       {entered.length > 0 && (
-        <section className="card" aria-label="Counted">
-          <div className="cardhead">
+        <Card aria-label="Counted">
+          <Group justify="space-between" align="baseline" mb={8}>
             <h2>
               {countOf(packs, 'pack')} counted, {countOf(entered.length, 'line')}
             </h2>
-            <a
-              className="btn o s"
+            <Button
+              component="a"
+              variant="outline"
+              size="sm"
               href={`/api/labels.pdf?packs=${entered.flatMap((e) => e.packIds).join(',')}&start=1`}
               target="_blank"
               rel="noreferrer"
             >
               Print their labels
-            </a>
-          </div>
-          <p className="sub" style={{ fontSize: 15 }}>
+            </Button>
+          </Group>
+          <Text c="dimmed" fz={15}>
             Codes can be written on lids with a marker, now or when a pack comes out; or print labels.
-          </p>
-          <ul className="rows">
+          </Text>
+          <Rows>
             {entered.map((e) => (
               <li key={e.id}>
                 <KindMark kind={e.line.kind} size={24} />
-                <div className="grow">
+                <Box className="grow">
                   <b>
                     {countOf(e.line.packs, 'pack')} of {e.line.name}
                   </b>
-                  <div className="sub">
+                  <Text component="div" size="xs" c="dimmed">
                     {e.codes.join(', ')}; {e.line.made ? sayVague(e.line.made) : 'date not known'},{' '}
                     {data.places.flatMap((p) => p.zones).find((z) => z.id === e.line.zoneId)?.name}
-                  </div>
-                </div>
-                <button type="button" className="link s" aria-label={`Take back ${e.line.name}`} onClick={() => void take(e)}>
+                  </Text>
+                </Box>
+                <Anchor component="button" size="xs" type="button" aria-label={`Take back ${e.line.name}`} onClick={() => void take(e)}>
                   take back
-                </button>
+                </Anchor>
               </li>
             ))}
-          </ul>
-        </section>
+          </Rows>
+        </Card>
       )}
-    </div>
+    </Stack>
   );
 }

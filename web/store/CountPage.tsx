@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import { useCountQuery } from '../sync/api.ts';
@@ -14,15 +15,15 @@ export function CountPage() {
         title="Count the freezer"
         lead={`Stand before it, or let somebody call out what is in there. ${countOf(data.packs, 'pack')} in store now.`}
       >
-        <Link className="btn o" to="/store">
+        <Button component={Link} variant="outline" to="/store">
           Done for now
-        </Link>
+        </Button>
       </PageHead>
       {data.places.length === 0 ? (
         <Empty title="No freezer yet" text="Say first where things stand: a freezer with its shelves or baskets.">
-          <Link className="btn" to="/kitchen?tab=places">
+          <Button component={Link} to="/kitchen?tab=places">
             Add a freezer
-          </Link>
+          </Button>
         </Empty>
       ) : (
         <Count data={data} />

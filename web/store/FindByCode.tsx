@@ -1,3 +1,4 @@
+import { Button, Group, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 
@@ -6,25 +7,24 @@ export function FindByCode() {
   const [code, setCode] = useState('');
   const navigate = useNavigate();
   return (
-    <form
-      className="row"
-      style={{ gap: 6 }}
+    <Group
+      wrap="nowrap"
+      component="form"
+      gap={6}
       onSubmit={(e) => {
         e.preventDefault();
         if (code.trim()) void navigate(`/p/${encodeURIComponent(code.trim())}`);
       }}
     >
-      <input
-        className="field"
-        style={{ width: 150, letterSpacing: 1 }}
+      <TextInput
+        w={150}
+        lts={1}
         placeholder="Code on the lid"
         aria-label="Code on the lid"
         value={code}
         onChange={(e) => setCode(e.currentTarget.value)}
       />
-      <button type="submit" className="btn">
-        Find a pack
-      </button>
-    </form>
+      <Button type="submit">Find a pack</Button>
+    </Group>
   );
 }

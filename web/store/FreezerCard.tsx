@@ -1,3 +1,4 @@
+import { Badge, Card, Group, Text, Title } from '@mantine/core';
 import type { Place } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
@@ -23,24 +24,24 @@ export function FreezerCard({
   const { sayVolume } = useMeasures();
   const packs = data.filter((p) => p.placeId === f.place.id && p.status === 'frozen');
   return (
-    <section className="card" aria-label={f.place.name}>
-      <div className="cardhead">
+    <Card aria-label={f.place.name}>
+      <Group justify="space-between" align="baseline" mb={8}>
         <div>
-          <h2 style={{ margin: 0 }}>
+          <Title order={2} m={0}>
             {f.place.name}, {f.place.litres} L
-          </h2>
-          <div className="sub" style={{ fontSize: 15 }}>
+          </Title>
+          <Text component="div" c="dimmed" fz={15}>
             {f.place.note ? `${f.place.note}. ` : ''}
             {countOf(packs.length, 'pack')}, {sayVolume(Math.round(f.room.freeMl / 100) * 100)} free
-          </div>
+          </Text>
         </div>
-        <span className="tag f">{f.place.temperatureC} °C</span>
-      </div>
+        <Badge color="rim">{f.place.temperatureC} °C</Badge>
+      </Group>
       <Cutaway place={f.place} room={f.room} packs={packs} selected={selected} dim={(p) => filtered && !match(p)} onSelect={onSelect} />
-      <p className="sub" style={{ marginTop: 6 }}>
+      <Text size="xs" c="dimmed" mt={6}>
         {f.place.kind === 'chest' ? 'From above' : 'From the front'}, to scale: a tile’s area is its pack’s volume. Pale saffron is due
         within two weeks; a broken edge breaks easily.
-      </p>
-    </section>
+      </Text>
+    </Card>
   );
 }

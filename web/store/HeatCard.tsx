@@ -1,5 +1,7 @@
+import { Card, Group, Text } from '@mantine/core';
 import { useMeasures } from '../sync/measures.ts';
 import type { HeatTexts } from '#core/session';
+import { Rows } from '../ui/Rows.tsx';
 
 /** How this pack is thawed and heated in this household: step by step, for its own weight and thickness. */
 export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: number; name: string } }) {
@@ -7,11 +9,13 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
   const good = heat.ways.filter((w) => !w.refused);
   const refused = heat.ways.filter((w) => w.refused);
   return (
-    <section className="card" aria-label="Thaw and heat">
-      <div className="cardhead">
+    <Card aria-label="Thaw and heat">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Thaw and heat</h2>
-        <span className="quiet">{heat.usual ? `usual times, for this pack of ${sayMass(pack.massG)}` : 'in the recipe’s own words'}</span>
-      </div>
+        <Text span inherit c="dimmed">
+          {heat.usual ? `usual times, for this pack of ${sayMass(pack.massG)}` : 'in the recipe’s own words'}
+        </Text>
+      </Group>
       {heat.thaw && (
         <p>
           <b>Thaw</b> {heat.thaw}.
@@ -21,7 +25,7 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
       {heat.dose.map((d) => (
         <p key={d}>{d}.</p>
       ))}
-      <ul className="rows">
+      <Rows>
         {good.map((w, i) => (
           <li key={w.id} style={{ display: 'block' }}>
             {i === 0 ? (
@@ -37,14 +41,14 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
           </li>
         ))}
         {refused.map((w) => (
-          <li key={w.id} className="quiet">
+          <Text component="li" inherit c="dimmed" key={w.id}>
             {w.sentences.join(' ')}
-          </li>
+          </Text>
         ))}
         {heat.notes.map((n) => (
           <li key={n}>{n}</li>
         ))}
-      </ul>
-    </section>
+      </Rows>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { HistoryAnswer } from '#core/queries';
@@ -5,6 +6,7 @@ import { useFrameQuery, useHistoryQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import type { UndoWay } from '../sync/toastSlice.ts';
 import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Entries brought in at a time, and the most that are. */
 const step = 120;
@@ -29,19 +31,26 @@ function EntryRow({ entry, zone }: { entry: Entry; zone: string }) {
   return (
     <>
       <li style={entry.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
-        <span className="sub" style={{ width: 150 }}>
+        <Text span size="xs" c="dimmed" w={150}>
           {sayWeekday(dayOf(entry.at, zone))} {clockOf(entry.at, zone)}
-        </span>
-        <div className="grow">{entry.says}</div>
+        </Text>
+        <Box className="grow">{entry.says}</Box>
         {entry.within && (
-          <button type="button" className="link s" aria-expanded={open} onClick={() => setOpen(!open)} aria-label={`What: ${entry.says}`}>
+          <Anchor
+            component="button"
+            size="xs"
+            type="button"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+            aria-label={`What: ${entry.says}`}
+          >
             {open ? 'close' : 'what'}
-          </button>
+          </Anchor>
         )}
         {can && (
-          <button type="button" className="link s" aria-label={`${act}: ${entry.says}`} onClick={() => void undo(wayOf(entry))}>
+          <Anchor component="button" size="xs" type="button" aria-label={`${act}: ${entry.says}`} onClick={() => void undo(wayOf(entry))}>
             {act.toLowerCase()}
-          </button>
+          </Anchor>
         )}
       </li>
       {open && entry.within?.map((e) => <EntryRow key={e.id} entry={e} zone={zone} />)}
@@ -62,32 +71,25 @@ export function HistoryPage() {
   return (
     <main className="page">
       <PageHead title="History" lead="What was logged and changed lately. Nothing is overwritten: taking back is a new entry.">
-        <input
-          className="field"
+        <TextInput
           type="search"
           placeholder="Find in history"
           aria-label="Find in history"
           value={q}
           onChange={(e) => setQ(e.currentTarget.value)}
         />
-        <div className="chips" role="group" aria-label="What kind">
+        <Group gap={8} className="chips" role="group" aria-label="What kind">
           {(
             [
               ['event', 'logged'],
               ['change', 'changed'],
             ] as const
           ).map(([id, name]) => (
-            <button
-              type="button"
-              key={id}
-              className="chip"
-              aria-pressed={type === id}
-              onClick={() => setType(type === id ? undefined : id)}
-            >
+            <Button variant="chip" key={id} aria-pressed={type === id} onClick={() => setType(type === id ? undefined : id)}>
               {name}
-            </button>
+            </Button>
           ))}
-        </div>
+        </Group>
       </PageHead>
       {shown.length === 0 ? (
         <Empty
@@ -99,18 +101,18 @@ export function HistoryPage() {
           }
         />
       ) : (
-        <section className="card" aria-label="Entries">
-          <ul className="rows">
+        <Card aria-label="Entries">
+          <Rows>
             {shown.map((e) => (
               <EntryRow key={e.id} entry={e} zone={zone} />
             ))}
-          </ul>
+          </Rows>
           {data.entries.length >= limit && limit < most && (
-            <button type="button" className="btn o" style={{ marginTop: 12 }} onClick={() => setLimit(Math.min(most, limit + step))}>
+            <Button variant="outline" mt={12} onClick={() => setLimit(Math.min(most, limit + step))}>
               Show older
-            </button>
+            </Button>
           )}
-        </section>
+        </Card>
       )}
     </main>
   );

@@ -1,3 +1,4 @@
+import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { bin, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash } from '#core/commands';
@@ -15,6 +16,9 @@ import { HeatCard } from './HeatCard.tsx';
 import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { placeName } from '../ui/packWords.ts';
 import { useMeasures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {
@@ -22,20 +26,20 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   const offers = said.refusals.map((r) => r.expected).filter((e) => /^[2-9A-Z]{5}$/.test(e));
   return (
     <main className="page">
-      <div className="card empty">
+      <Card component="div" className="empty">
         <h1>No pack “{typed}”</h1>
         <p role="alert">{said.message}</p>
-        <div className="row wrap" style={{ justifyContent: 'center' }}>
+        <Group justify="center">
           {offers.map((o) => (
-            <Link key={o} className="btn" to={`/p/${o}`}>
+            <Button component={Link} key={o} to={`/p/${o}`}>
               {o}
-            </Link>
+            </Button>
           ))}
-          <Link className="btn o" to="/store">
+          <Button component={Link} variant="outline" to="/store">
             Look in the store
-          </Link>
-        </div>
-      </div>
+          </Button>
+        </Group>
+      </Card>
     </main>
   );
 }
@@ -60,37 +64,41 @@ export function PackDetailPage() {
     <main className="page">
       <PageHead
         title={
-          <span className="row" style={{ gap: 14 }}>
+          <Group wrap="nowrap" component="span" gap={14}>
             <KindMark kind={pack.kind} size={38} alone />
             {pack.name}
-          </span>
+          </Group>
         }
         lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, ${pack.made ? `made ${sayVague(pack.made)}` : sayUndated(pack.foundOn).toLowerCase()}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? (brief.cold === 'thawing' ? 'Thawing' : 'In the fridge') : placeName(data.places, pack)}.`}`}
       >
         {!empty && (
-          <Link className="btn" to={`/eat?log=${pack.packId}`}>
+          <Button component={Link} to={`/eat?log=${pack.packId}`}>
             Eaten
-          </Link>
+          </Button>
         )}
       </PageHead>
       {!empty && <NotFor says={brief.notFor} />}
-      <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.2fr) 420px', alignItems: 'start' }}>
-        <div className="stack">
-          <section className="card" aria-label="What it is">
-            <div className="row wrap" style={{ gap: 28, alignItems: 'flex-end' }}>
+      <Columns parts={[1.2, '420px']} align="start">
+        <Stack>
+          <Card aria-label="What it is">
+            <Group gap={28} align="flex-end">
               <div>
-                <span className="big">{sayPortions(pack.left)}</span>
-                <span className="unit">
+                <Text span variant="big">
+                  {sayPortions(pack.left)}
+                </Text>
+                <Text span variant="unit">
                   {portionName(pack.kind, pack.left)} of {sayPortions(pack.portions)}
-                </span>
+                </Text>
               </div>
               <div>
-                <span className="mid">{sayMass(Math.round(pack.massG * (pack.portions > 0 ? pack.left / pack.portions : 0)))}</span>
-                <span className="unit">
+                <Text span variant="mid">
+                  {sayMass(Math.round(pack.massG * (pack.portions > 0 ? pack.left / pack.portions : 0)))}
+                </Text>
+                <Text span variant="unit">
                   {brief.contents} when full{container ? `, ${container.name}` : ''}
-                </span>
+                </Text>
               </div>
-              <div className="row" style={{ gap: 8 }}>
+              <Group wrap="nowrap" gap={8}>
                 {brief.due.day !== undefined && (
                   <span>
                     {brief.due.reason === 'bestBy' ? 'best by' : 'eat by'} <b>{sayDayYear(brief.due.day)}</b>
@@ -107,39 +115,40 @@ export function PackDetailPage() {
                         : `${countOf(pack.life.months, 'month')} from the day it was made, because of the ${pack.life.part}; at most to ${pack.limit ? sayDayYear(pack.limit) : ''}. The date is printed once and does not move. `}
                   Source: {pack.life.source}.
                 </Why>
-              </div>
-            </div>
-            <ul className="rows" style={{ marginTop: 10 }}>
+              </Group>
+            </Group>
+            <Rows mt={10}>
               {data.allergens.map((a) => (
                 <li key={a}>
-                  <div className="grow">{a}</div>
+                  <Box className="grow">{a}</Box>
                 </li>
               ))}
               {data.label.cautions.map((c) => (
                 <li key={c}>
-                  <b className="grow">{c}</b>
+                  <Text className="grow" component="b" inherit>
+                    {c}
+                  </Text>
                 </li>
               ))}
               {pack.addOnDay.length > 0 && (
                 <li>
-                  <div className="grow">
+                  <Box className="grow">
                     Add on the day:{' '}
                     {listOf(pack.addOnDay.map((name, i) => (pack.addAmounts?.[i] ? `${pack.addAmounts[i]} ${name}` : name)))}
-                  </div>
+                  </Box>
                 </li>
               )}
-            </ul>
+            </Rows>
             <ColdLine pack={brief} today={frame.today} />
-          </section>
+          </Card>
           {!empty && <HeatCard heat={data.heat} pack={pack} />}
           {!empty && (
-            <section className="card" aria-label="Do something with it">
+            <Card aria-label="Do something with it">
               <h2>With this pack</h2>
-              <div className="row wrap">
-                <label className="row" style={{ gap: 8 }}>
+              <Group>
+                <Group wrap="nowrap" component="label" gap={8}>
                   For{' '}
-                  <select
-                    className="field"
+                  <NativeSelect
                     aria-label="Evening"
                     value={pack.planned?.day ?? ''}
                     onChange={(e) => {
@@ -159,12 +168,11 @@ export function PackDetailPage() {
                     {pack.planned && !evenings.includes(pack.planned.day) && (
                       <option value={pack.planned.day}>{sayWeekday(pack.planned.day)}</option>
                     )}
-                  </select>
-                </label>
+                  </NativeSelect>
+                </Group>
                 {brief.status !== 'fridge' && (
-                  <button
-                    type="button"
-                    className="btn o"
+                  <Button
+                    variant="outline"
                     onClick={() =>
                       void log(
                         takeOut([brief], pullFor(brief)),
@@ -173,7 +181,7 @@ export function PackDetailPage() {
                     }
                   >
                     Take out
-                  </button>
+                  </Button>
                 )}
                 <SpotSelect
                   label="Move to"
@@ -182,103 +190,98 @@ export function PackDetailPage() {
                   onChoose={(to) => void log(putAway([brief], to), `${pack.name} is put away`)}
                 />
                 {!pack.labelled && (
-                  <button
-                    type="button"
-                    className="btn o"
-                    onClick={() => void log([markLabelled(brief, 'hand', data.labelSays)], 'Written by hand')}
-                  >
+                  <Button variant="outline" onClick={() => void log([markLabelled(brief, 'hand', data.labelSays)], 'Written by hand')}>
                     Label written
-                  </button>
+                  </Button>
                 )}
-              </div>
-              <div className="row wrap" style={{ marginTop: 12 }}>
-                <input
-                  className="field grow"
+              </Group>
+              <Group mt={12}>
+                <TextInput
+                  className="grow"
                   placeholder="Why it goes: taste, freezer burn, dropped..."
                   aria-label="Reason for binning"
                   value={reason}
                   onChange={(e) => setReason(e.currentTarget.value)}
                 />
-                <button type="button" className="btn o" onClick={() => void log([bin(brief, pack.left, reason)], `${pack.name} is binned`)}>
+                <Button variant="outline" onClick={() => void log([bin(brief, pack.left, reason)], `${pack.name} is binned`)}>
                   Bin it
-                </button>
-                <button
-                  type="button"
-                  className="btn o"
+                </Button>
+                <Button
+                  variant="outline"
                   onClick={() => void log([giveAway(brief, pack.left, reason || 'somebody')], `${pack.name} is given away`)}
                 >
                   Give it away
-                </button>
-                <button type="button" className="btn o" onClick={() => void log([lose(brief)], `${pack.name} is not to be found`)}>
+                </Button>
+                <Button variant="outline" onClick={() => void log([lose(brief)], `${pack.name} is not to be found`)}>
                   Not there
-                </button>
-              </div>
-            </section>
+                </Button>
+              </Group>
+            </Card>
           )}
           {empty && container && !container.oneUse && !pack.washed && (
-            <section className="card">
-              <div className="row">
-                <span className="grow">{container.name} waits to be washed.</span>
-                <button type="button" className="btn" onClick={() => void log([wash(brief)], `${container.name} is free again`)}>
-                  Washed
-                </button>
-              </div>
-            </section>
+            <Card>
+              <Group wrap="nowrap">
+                <Text className="grow" span inherit>
+                  {container.name} waits to be washed.
+                </Text>
+                <Button onClick={() => void log([wash(brief)], `${container.name} is free again`)}>Washed</Button>
+              </Group>
+            </Card>
           )}
-          <section className="card" aria-label="Its story">
+          <Card aria-label="Its story">
             <h2>Its story</h2>
-            <ul className="rows">
+            <Rows>
               {data.history.map((h) => (
                 <li key={h.id} style={h.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
-                  <span className="sub" style={{ width: 150 }}>
+                  <Text span size="xs" c="dimmed" w={150}>
                     {sayWeekday(dayOf(h.at, zone))} {clockOf(h.at, zone)}
-                  </span>
-                  <div className="grow">{h.says}</div>
+                  </Text>
+                  <Box className="grow">{h.says}</Box>
                   {!h.undone && (
-                    <button
+                    <Anchor
+                      component="button"
+                      size="xs"
                       type="button"
-                      className="link s"
                       onClick={() => void undo({ kind: 'events', events: [{ id: h.id, subjects: [pack.packId] }] })}
                       aria-label={`Take back: ${h.says}`}
                     >
                       take back
-                    </button>
+                    </Anchor>
                   )}
                 </li>
               ))}
-            </ul>
-          </section>
-        </div>
-        <div className="stack">
-          <section className="card" aria-label="Label">
+            </Rows>
+          </Card>
+        </Stack>
+        <Stack>
+          <Card aria-label="Label">
             <h2>Its label</h2>
             <LabelDrawings result={label} />
             {brief.printAgain && (
-              <p className="note bad" role="alert">
+              <Note tone="bad" role="alert">
                 What is known of its allergens has changed since this label was printed. Print it again.
-              </p>
+              </Note>
             )}
-            <p style={{ marginTop: 10 }}>
+            <Text inherit mt={10}>
               <a href={`/api/labels.pdf?packs=${pack.packId}`} target="_blank" rel="noreferrer">
                 Print it alone
               </a>
               {brief.printAgain && (
                 <>
                   {' '}
-                  <button
-                    type="button"
-                    className="btn s"
+                  <Button
+                    size="sm"
                     onClick={() => void log([markLabelled(brief, 'printed', data.labelSays)], `${pack.name}: the new label is on`)}
                   >
                     The new one is on
-                  </button>
+                  </Button>
                 </>
               )}
-            </p>
-          </section>
+            </Text>
+          </Card>
           <Cautions list={data.cautions} title="Before it is eaten" />
-        </div>
-      </div>
+        </Stack>
+      </Columns>
     </main>
   );
 }

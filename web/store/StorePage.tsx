@@ -1,3 +1,4 @@
+import { Anchor, Badge, Box, Button, Card, Group, Stack, Table, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { putAway, takeOut } from '#core/commands';
@@ -14,6 +15,8 @@ import { amountOf, placeName } from '../ui/packWords.ts';
 import { FindByCode } from './FindByCode.tsx';
 import { FreezerCard } from './FreezerCard.tsx';
 import { useMeasures } from '../sync/measures.ts';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** The store: each freezer to scale with its packs, filtered by kind, name and the span brushed on the strip; a pack opens, moves, comes out. */
 export function StorePage() {
@@ -58,14 +61,14 @@ export function StorePage() {
           title="An empty freezer"
           text="Packs stand here once a session is packed and put away. Plan one, or fill what you cook tonight."
         >
-          <div className="row" style={{ justifyContent: 'center' }}>
-            <Link className="btn" to="/store/count">
+          <Group wrap="nowrap" justify="center">
+            <Button component={Link} to="/store/count">
               Count what is in it
-            </Link>
-            <Link className="btn o" to="/plan">
+            </Button>
+            <Button component={Link} variant="outline" to="/plan">
               Plan a session
-            </Link>
-          </div>
+            </Button>
+          </Group>
         </Empty>
       </main>
     );
@@ -90,34 +93,33 @@ export function StorePage() {
         lead={`${countOf(data.packs.length, 'pack')}, ${countOf(data.dinners, 'dinner')}, ${sayVolume(Math.round(freeMl / 1000) * 1000)} free${data.probable.length > 0 ? `; ${data.probable.length} probably eaten` : ''}.`}
       >
         <FindByCode />
-        <Link className="btn o" to="/store/count" title="Key n">
+        <Button component={Link} variant="outline" to="/store/count" title="Key n">
           Count packs in
-        </Link>
+        </Button>
       </PageHead>
       <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
-      <div className="row wrap" style={{ marginBottom: 14 }}>
-        <input
-          className="field"
+      <Group mb={14}>
+        <TextInput
+          w={230}
           type="search"
-          style={{ width: 230 }}
           placeholder="Name or code"
           aria-label="Filter packs"
           value={q}
           onChange={(e) => set('q', e.currentTarget.value)}
         />
-        <div className="chips" role="group" aria-label="Kind">
+        <Group gap={8} className="chips" role="group" aria-label="Kind">
           {allKinds
             .filter((k) => data.packs.some((p) => p.kind === k))
             .map((k) => (
-              <button type="button" key={k} className="chip" aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
+              <Button variant="chip" key={k} aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
                 <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
-              </button>
+              </Button>
             ))}
-        </div>
+        </Group>
         {from && to && (
-          <button
-            type="button"
-            className="chip on"
+          <Button
+            variant="chip"
+            className="on"
             onClick={() =>
               setParams(
                 (p) => {
@@ -130,124 +132,128 @@ export function StorePage() {
             }
           >
             due {sayDay(from)} to {sayDay(to)} ✕
-          </button>
+          </Button>
         )}
-      </div>
+      </Group>
       {loose.length > 0 && (
-        <div className="note warn" style={{ marginBottom: 14 }}>
+        <Note tone="warn" mb={14}>
           {countOf(loose.length, 'pack')} filled and not put away:{' '}
           {loose
             .map((p) => `${p.name} ${p.code}`)
             .slice(0, 4)
             .join(', ')}
           . Select one below and choose its place.
-        </div>
+        </Note>
       )}
-      <div className="grid" style={{ gridTemplateColumns: 'minmax(0,0.78fr) minmax(0,1.3fr)', alignItems: 'start' }}>
-        <div className="stack">
+      <Columns align="start" parts={[0.78, 1.3]}>
+        <Stack>
           {drawn('freezer')}
           {pack && (
-            <section className="card" aria-label="Selected pack" style={{ position: 'sticky', top: 80 }}>
-              <div className="row" style={{ alignItems: 'flex-start' }}>
+            <Card aria-label="Selected pack" style={{ position: 'sticky', top: 80 }}>
+              <Group wrap="nowrap" align="flex-start">
                 <KindMark kind={pack.kind} size={40} />
-                <div className="grow">
-                  <h2 style={{ margin: 0 }}>{pack.name}</h2>
-                  <div className="sub" style={{ fontSize: 15 }}>
+                <Box className="grow">
+                  <Title order={2} m={0}>
+                    {pack.name}
+                  </Title>
+                  <Text component="div" c="dimmed" fz={15}>
                     {pack.code}, {amountOf(pack)}, {sayMass(Math.round(pack.massG * (pack.left / pack.portions)))},{' '}
                     {placeName(places, pack)}
-                  </div>
-                </div>
+                  </Text>
+                </Box>
                 <DueTag due={pack.due} />
-              </div>
+              </Group>
               <ColdLine pack={pack} today={data.today} />
               <NotFor says={pack.notFor} />
-              <div className="row wrap" style={{ marginTop: 12, gap: 8 }}>
-                <Link className="btn" to={`/eat?log=${pack.packId}`}>
+              <Group mt={12} gap={8}>
+                <Button component={Link} to={`/eat?log=${pack.packId}`}>
                   Eaten
-                </Link>
+                </Button>
                 {pack.status === 'frozen' && (
-                  <button
-                    type="button"
-                    className="btn o"
+                  <Button
+                    variant="outline"
                     onClick={() =>
                       void log(takeOut([pack], pullFor(pack)), `${pack.name} is in the fridge, for ${sayNear(pullFor(pack), data.today)}`)
                     }
                   >
                     Take out
-                  </button>
+                  </Button>
                 )}
                 <SpotSelect label="Move to" prompt="Move to..." places={places} onChoose={move} />
-                <Link className="btn o" to={`/p/${pack.code}`}>
+                <Button component={Link} variant="outline" to={`/p/${pack.code}`}>
                   Open
-                </Link>
-              </div>
-            </section>
+                </Button>
+              </Group>
+            </Card>
           )}
-        </div>
-        <div className="stack">
+        </Stack>
+        <Stack>
           {drawn('chest')}
-          <section className="card" aria-label="Packs as a list">
-            <div className="cardhead">
+          <Card aria-label="Packs as a list">
+            <Group justify="space-between" align="baseline" mb={8}>
               <h2>{filtered ? `${countOf(shown.length, 'pack')} of ${data.packs.length}` : 'All packs, the soonest first'}</h2>
-            </div>
+            </Group>
             {shown.length === 0 ? (
-              <p className="quiet">
+              <Text inherit c="dimmed">
                 Nothing matches.{' '}
-                <button type="button" className="link" onClick={() => setParams({}, { replace: true })}>
+                <Anchor component="button" type="button" onClick={() => setParams({}, { replace: true })}>
                   Show all
-                </button>
-              </p>
+                </Anchor>
+              </Text>
             ) : (
-              <div style={{ maxHeight: 640, overflow: 'auto' }} tabIndex={0} role="region" aria-label="Packs, the soonest due first">
-                <table className="plain">
-                  <thead>
-                    <tr>
-                      <th>pack</th>
-                      <th>code</th>
-                      <th className="num">inside</th>
-                      <th>where</th>
-                      <th className="num">best by</th>
-                    </tr>
-                  </thead>
-                  <tbody>
+              <Box style={{ maxHeight: 640, overflow: 'auto' }} tabIndex={0} role="region" aria-label="Packs, the soonest due first">
+                <Table>
+                  <Table.Thead>
+                    <Table.Tr>
+                      <Table.Th>pack</Table.Th>
+                      <Table.Th>code</Table.Th>
+                      <Table.Th ta="right">inside</Table.Th>
+                      <Table.Th>where</Table.Th>
+                      <Table.Th ta="right">best by</Table.Th>
+                    </Table.Tr>
+                  </Table.Thead>
+                  <Table.Tbody>
                     {shown.map((p) => (
-                      <tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}>
-                        <td style={{ minWidth: 250 }}>
+                      <Table.Tr key={p.packId} style={p.packId === pack?.packId ? { background: 'var(--pale)' } : undefined}>
+                        <Table.Td miw={250}>
                           <KindMark kind={p.kind} size={18} />{' '}
-                          <button
+                          <Anchor
+                            component="button"
+                            td="none"
+                            c="var(--ink)"
+                            fw={700}
                             type="button"
-                            className="link"
-                            style={{ textDecoration: 'none', color: 'var(--ink)', fontWeight: 700, display: 'inline' }}
+                            style={{ display: 'inline' }}
                             onClick={() => setSelected(p.packId)}
                           >
                             {p.name}
-                          </button>
+                          </Anchor>
                           {!p.labelled && (
                             <>
                               {' '}
-                              <span className="tag t">no label</span>
+                              <Badge color="tomato">no label</Badge>
                             </>
                           )}
-                        </td>
-                        <td>
+                        </Table.Td>
+                        <Table.Td>
                           <Link to={`/p/${p.code}`}>{p.code}</Link>
-                        </td>
-                        <td className="num">{amountOf(p)}</td>
-                        <td className="sub">
+                        </Table.Td>
+                        <Table.Td ta="right">{amountOf(p)}</Table.Td>
+                        <Table.Td fz={14} c="dimmed">
                           {p.status === 'fridge' ? (p.cold === 'thawing' ? 'thawing' : 'in the fridge') : placeName(places, p)}
-                        </td>
-                        <td className="num">
+                        </Table.Td>
+                        <Table.Td ta="right">
                           {p.due.day === undefined ? '' : sayDay(p.due.day)} <DueTag due={p.due} />
-                        </td>
-                      </tr>
+                        </Table.Td>
+                      </Table.Tr>
                     ))}
-                  </tbody>
-                </table>
-              </div>
+                  </Table.Tbody>
+                </Table>
+              </Box>
             )}
-          </section>
-        </div>
-      </div>
+          </Card>
+        </Stack>
+      </Columns>
     </main>
   );
 }

@@ -26,9 +26,10 @@ export function useJob(): JobRun {
   const [asking, setAsking] = useState(false);
   const [refused, setRefused] = useState<Said>();
   const [ended, setEnded] = useState(false);
-  const { data, error } = useJobQuery(id ?? skipToken, { pollingInterval: ended ? 0 : askMs });
+  // of this job alone: the answer of the one before must not end it
+  const { currentData, error } = useJobQuery(id ?? skipToken, { pollingInterval: ended ? 0 : askMs });
   const [stopJob] = useStopJobMutation();
-  const job = id === undefined ? undefined : data;
+  const job = id === undefined ? undefined : currentData;
   if (!ended && (error || (job && job.state !== 'running'))) setEnded(true);
   const clear = useCallback(() => {
     setId(undefined);

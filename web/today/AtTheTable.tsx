@@ -1,3 +1,4 @@
+import { Box, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { invite, sayAtHome } from '#core/commands';
 import { countOf, isPresent, listOf } from '#core/kitchen';
@@ -24,14 +25,13 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
   const namesOf = (ids: readonly string[]): string => listOf(ids.map((a) => frame?.allergenNames[a] ?? a));
   return (
     <div>
-      <div className="chips tonight" role="group" aria-label="At the table tonight">
+      <Group gap={8} className="chips tonight" role="group" aria-label="At the table tonight">
         {diners.map((e) => {
           const there = isPresent(e.presence, today, 'dinner');
           return (
-            <button
-              type="button"
+            <Button
+              variant="chip"
               key={e.id}
-              className="chip"
               aria-pressed={there}
               aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
               onClick={() =>
@@ -39,37 +39,39 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
               }
             >
               {there ? e.name : <s>{e.name}</s>}
-            </button>
+            </Button>
           );
         })}
         {guests > 0 && (
-          <button
-            type="button"
-            className="chip on"
+          <Button
+            variant="chip"
+            className="on"
             aria-label={`${guests} ${guests === 1 ? 'guest' : 'guests'} tonight: one less`}
             onClick={() => setGuests(guests - 1)}
           >
             {guests} {guests === 1 ? 'guest' : 'guests'} −
-          </button>
+          </Button>
         )}
-        <button type="button" className="chip" onClick={() => setGuests(guests + 1)}>
+        <Button variant="chip" onClick={() => setGuests(guests + 1)}>
           + guest
-        </button>
+        </Button>
         {guests > 0 && (
-          <button type="button" className="chip" aria-expanded={open} onClick={() => setOpen(!open)}>
+          <Button variant="chip" aria-expanded={open} onClick={() => setOpen(!open)}>
             {must.length > 0 ? `guests: no ${namesOf(must)}` : 'a guest’s allergy'}
-          </button>
+          </Button>
         )}
-      </div>
+      </Group>
       {guests > 0 && open && (
-        <div style={{ marginTop: 8 }}>
-          <p className="sub">What {guests === 1 ? 'the guest' : `one of ${countOf(guests, 'guest')}`} must not eat, this evening only.</p>
+        <Box mt={8}>
+          <Text size="xs" c="dimmed">
+            What {guests === 1 ? 'the guest' : `one of ${countOf(guests, 'guest')}`} must not eat, this evening only.
+          </Text>
           <AllergenChips
             label="What a guest must not eat tonight"
             value={must}
             onChange={(a) => keepGuests(guests, a, a.length > 0 ? `Guests tonight: no ${namesOf(a)}` : 'No allergy among the guests')}
           />
-        </div>
+        </Box>
       )}
     </div>
   );

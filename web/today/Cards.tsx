@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
@@ -10,6 +11,7 @@ import { RunwayCurve } from '../draw/RunwayCurve.tsx';
 import { amountOf, datedAs, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
 import { useMeasures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 export function EatFirst({ data }: { data: TodayAnswer }) {
   const { log } = useCommands();
@@ -17,41 +19,43 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
   const open = view.week.find((d) => d.day > today && d.quarters > 0 && d.covered < d.quarters) ?? view.week[1];
   const list = dishes(view.eatFirst.filter(({ pack }) => !pack.planned)).slice(0, 6);
   return (
-    <section className="card" aria-label="Eat first">
+    <Card aria-label="Eat first">
       <h2>Eat first</h2>
       {list.length === 0 ? (
-        <p className="quiet">The freezer is empty, or all of it is planned.</p>
+        <Text inherit c="dimmed">
+          The freezer is empty, or all of it is planned.
+        </Text>
       ) : (
-        <ul className="rows">
+        <Rows>
           {list.map(({ first: { pack, due, notFor }, packs, left }) => (
             <li key={pack.packId}>
               <KindMark kind={pack.kind} size={26} />
-              <div className="grow">
+              <Box className="grow">
                 <Link className="main" to={`/p/${pack.code}`}>
                   {pack.name}, {amountOf({ kind: pack.kind, left })}
                 </Link>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {datedAs(pack)}, {packs > 1 ? `${packs} packs` : placeName(data.places, pack)}
-                </div>
+                </Text>
                 <NotFor says={notFor} />
-              </div>
-              <div style={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-end', gap: 5 }}>
+              </Box>
+              <Box style={{ display: 'flex', flexDirection: 'column', alignItems: 'flex-end', gap: 5 }}>
                 <DueTag due={due} />
                 {open && isDinner(pack) && (
-                  <button
-                    type="button"
-                    className="btn o s"
+                  <Button
+                    variant="outline"
+                    size="sm"
                     onClick={() => void log(planFor([pack], open.day), `${pack.name} is planned for ${sayNear(open.day, today)}`)}
                   >
                     for {sayNear(open.day, today)}
-                  </button>
+                  </Button>
                 )}
-              </div>
+              </Box>
             </li>
           ))}
-        </ul>
+        </Rows>
       )}
-    </section>
+    </Card>
   );
 }
 
@@ -60,8 +64,8 @@ export function Lasting({ data }: { data: TodayAnswer }) {
   const { dinners, baby, broth } = data.supplies;
   const { runway: r } = dinners;
   return (
-    <section className="card" aria-label="How long it lasts">
-      <div className="cardhead">
+    <Card aria-label="How long it lasts">
+      <Group justify="space-between" align="baseline" mb={8}>
         <h2>Dinners last to</h2>
         <Why label="how long dinners last">
           {countOf(r.left, 'portion')} {isOne(r.left) ? 'is' : 'are'} in store, enough for {countOf(dinners.count, 'whole dinner')}. Of each
@@ -72,65 +76,74 @@ export function Lasting({ data }: { data: TodayAnswer }) {
             : 'open'}
           .
         </Why>
-      </div>
-      <div className="row" style={{ alignItems: 'baseline', gap: 8 }}>
-        <span className="big">{r.runOut.middle ? sayDay(r.runOut.middle) : 'a long time'}</span>
+      </Group>
+      <Group wrap="nowrap" align="baseline" gap={8}>
+        <Text span variant="big">
+          {r.runOut.middle ? sayDay(r.runOut.middle) : 'a long time'}
+        </Text>
         {r.runOut.early && r.runOut.late && (
-          <span className="quiet">
+          <Text span inherit c="dimmed">
             {sayDay(r.runOut.early)} to {sayDay(r.runOut.late)}
-          </span>
+          </Text>
         )}
-      </div>
+      </Group>
       <RunwayCurve supply={dinners} today={data.today} />
-      <ul className="rows" style={{ marginTop: 6 }}>
+      <Rows mt={6}>
         {baby && (
           <li style={{ padding: '6px 0' }}>
             <KindMark kind="puree" size={20} />
-            <span className="grow">
+            <Text className="grow" span inherit>
               <b>{baby.count}</b> baby meals
-            </span>
-            <span className="sub">{baby.says.replace(/ \(.*/, '')}</span>
+            </Text>
+            <Text span size="xs" c="dimmed">
+              {baby.says.replace(/ \(.*/, '')}
+            </Text>
           </li>
         )}
         {broth && (
           <li style={{ padding: '6px 0' }}>
             <KindMark kind="broth" size={20} />
-            <span className="grow">
+            <Text className="grow" span inherit>
               <b>{broth.count}</b> broth, {sayVolume(500)} each
-            </span>
-            <span className="sub">{broth.says.replace(/ \(.*/, '')}</span>
+            </Text>
+            <Text span size="xs" c="dimmed">
+              {broth.says.replace(/ \(.*/, '')}
+            </Text>
           </li>
         )}
-      </ul>
-    </section>
+      </Rows>
+    </Card>
   );
 }
 
 export function Week({ data }: { data: TodayAnswer }) {
   const openQ = data.view.week.reduce((s, d) => s + Math.max(0, d.quarters - d.covered), 0);
   return (
-    <section className="card" aria-label="This week's table">
+    <Card aria-label="This week's table">
       <h2>The table this week</h2>
-      <div style={{ display: 'grid', gridTemplateColumns: 'repeat(7,1fr)', textAlign: 'center', alignItems: 'end' }}>
+      <Box ta="center" style={{ display: 'grid', gridTemplateColumns: 'repeat(7,1fr)', alignItems: 'end' }}>
         {data.view.week.map((d) => (
           <div key={d.day}>
             <Plates quarters={d.quarters} covered={d.covered} />
           </div>
         ))}
         {data.view.week.map((d) => (
-          <div
+          <Text
+            component="div"
             key={d.day}
-            className={d.day === data.today ? 'strong' : 'quiet'}
-            style={{ fontSize: 15, borderTop: '3px solid var(--kind-bread)', paddingTop: 4 }}
+            fz={15}
+            pt={4}
+            {...(d.day === data.today ? { fw: 700 } : { c: 'dimmed' })}
+            style={{ borderTop: '3px solid var(--kind-bread)' }}
           >
             {d.day === data.today ? 'today' : shortWeekday(d.day)}
-          </div>
+          </Text>
         ))}
-      </div>
-      <p className="sub" style={{ marginTop: 8 }}>
+      </Box>
+      <Text size="xs" c="dimmed" mt={8}>
         Filled plates are planned from the freezer.{' '}
         {openQ > 0 ? `${sayPortions(openQ / 4)} plates to ${sayDay(addDays(data.today, 6))} are still open.` : 'The whole week is covered.'}
-      </p>
-    </section>
+      </Text>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { eat } from '#core/commands';
 import { eatenAsPlanned } from '#core/eat';
@@ -20,19 +21,23 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
     );
   };
   return (
-    <section className="card row wrap" style={{ borderTopColor: 'var(--saffron-fill)', marginBottom: 16 }} aria-label="This evening">
-      <KindMark kind={packs[0]?.kind ?? 'meal'} size={34} />
-      <div className="grow">
-        <h2>Was dinner as planned?</h2>
-        <p className="quiet">{dish}, for everybody at the table tonight.</p>
-        <NotFor says={data.view.tonight.notFor} />
-      </div>
-      <button type="button" className="btn l" onClick={asPlanned}>
-        Yes
-      </button>
-      <Link className="btn l o" to="/eat?log=tonight">
-        Changed
-      </Link>
-    </section>
+    <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="This evening">
+      <Group wrap="nowrap">
+        <KindMark kind={packs[0]?.kind ?? 'meal'} size={34} />
+        <Box className="grow">
+          <h2>Was dinner as planned?</h2>
+          <Text inherit c="dimmed">
+            {dish}, for everybody at the table tonight.
+          </Text>
+          <NotFor says={data.view.tonight.notFor} />
+        </Box>
+        <Button size="lg" onClick={asPlanned}>
+          Yes
+        </Button>
+        <Button component={Link} variant="outline" size="lg" to="/eat?log=tonight">
+          Changed
+        </Button>
+      </Group>
+    </Card>
   );
 }

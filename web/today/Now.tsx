@@ -1,3 +1,4 @@
+import { Badge, Box, Button, Card, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { takeOut } from '#core/commands';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
@@ -9,6 +10,8 @@ import { ContainerIcon } from '../draw/ContainerIcon.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { amountOf, placeName } from '../ui/packWords.ts';
 import { dishes } from './dishes.ts';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 interface Group {
   name: string;
@@ -48,50 +51,48 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
   const byText = (g: Group): string =>
     g.by <= now ? 'now' : `by ${dayOf(g.by, zone) === today ? '' : `${sayNear(dayOf(g.by, zone), today)} `}${clockOf(g.by, zone)}`;
   return (
-    <section className="card" aria-label="Now">
+    <Card aria-label="Now">
       <h2>Now</h2>
       {first && (
-        <div className="note" style={{ marginBottom: 8 }}>
-          <div className="row" style={{ gap: 16 }}>
+        <Note mb={8}>
+          <Group wrap="nowrap" gap={16}>
             <ContainerIcon shape={first.packs.some((p) => p.cubes !== undefined) ? 'bag' : 'tub'} />
-            <div className="grow">
-              <div style={{ fontSize: 19, fontWeight: 700, lineHeight: 1.25 }}>
+            <Box className="grow">
+              <Box fz={19} fw={700} lh={1.25}>
                 Take {first.packs.length === 1 ? '1 pack' : `${first.packs.length} packs`} out to the fridge {byText(first)}
-              </div>
+              </Box>
               <div>
                 {first.name}, for {sayNear(first.day, today)}’s dinner
               </div>
-              <div className="sub">
+              <Text component="div" size="xs" c="dimmed">
                 {[...new Set(first.packs.map((p) => placeName(data.places, p)))].join('; ')}. Needs {hoursText(first)} in the fridge.
-              </div>
+              </Text>
               <NotFor says={first.notFor} />
-            </div>
-          </div>
-          <div className="row wrap" style={{ marginTop: 10, gap: 10 }}>
-            <button type="button" className="btn" onClick={() => pull(first)}>
-              {first.packs.length === 1 ? 'It’s in the fridge' : 'They’re in the fridge'}
-            </button>
-            <Link className="btn o" to="/eat">
+            </Box>
+          </Group>
+          <Group mt={10} gap={10}>
+            <Button onClick={() => pull(first)}>{first.packs.length === 1 ? 'It’s in the fridge' : 'They’re in the fridge'}</Button>
+            <Button component={Link} variant="outline" to="/eat">
               Swap
-            </Link>
-          </div>
-        </div>
+            </Button>
+          </Group>
+        </Note>
       )}
-      <ul className="rows">
+      <Rows>
         {rest.map((g) => (
           <li key={g.name + g.day}>
             <KindMark kind={g.packs[0]?.kind ?? 'meal'} size={26} />
-            <div className="grow">
-              <div className="strong">
+            <Box className="grow">
+              <Text component="div" inherit fw={700}>
                 {g.name}, {countOf(g.packs.length, 'pack')}
-              </div>
-              <div className="sub">
+              </Text>
+              <Text component="div" size="xs" c="dimmed">
                 out of the freezer {byText(g)}, for {sayNear(g.day, today)}
-              </div>
-            </div>
-            <button type="button" className="btn o s" onClick={() => pull(g)}>
+              </Text>
+            </Box>
+            <Button variant="outline" size="sm" onClick={() => pull(g)}>
               Done
-            </button>
+            </Button>
           </li>
         ))}
         {dishes(view.fridge)
@@ -99,67 +100,73 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
           .map(({ first: { pack, due }, packs, left }) => (
             <li key={pack.packId}>
               <KindMark kind={pack.kind} size={26} />
-              <div className="grow">
+              <Box className="grow">
                 <Link className="main" to={`/p/${pack.code}`}>
                   {pack.name}, {amountOf({ kind: pack.kind, left })}
                 </Link>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {packs > 1 ? `${packs} packs ` : ''}in the fridge
                   {pack.planned ? `, for ${pack.planned.day === today ? 'tonight' : sayNear(pack.planned.day, today)}` : ''}, eat by{' '}
                   {due.day === undefined ? '' : sayNear(due.day, today)}
-                </div>
-              </div>
+                </Text>
+              </Box>
               <DueTag due={due} />
             </li>
           ))}
         {doubtful && (
           <li>
             <KindMark kind={doubtful.kind} size={26} />
-            <div className="grow">
+            <Box className="grow">
               <Link className="main" to={`/p/${doubtful.code}`}>
                 {doubtful.name}, {amountOf(doubtful)}
               </Link>
-              <div className="sub">
+              <Text component="div" size="xs" c="dimmed">
                 was planned for {sayNear(doubtful.planned?.day ?? today, today)}: probably eaten. Was it?
                 {view.probable.count > 1 ? ` ${view.probable.count - 1} more like it.` : ''}
-              </div>
-            </div>
-            <Link className="btn o s" to="/eat?settle=1#settle">
+              </Text>
+            </Box>
+            <Button component={Link} variant="outline" size="sm" to="/eat?settle=1#settle">
               Settle
-            </Link>
+            </Button>
           </li>
         )}
         {view.unlabelled.count > 0 && (
           <li>
             <KindMark kind={bare?.kind ?? 'meal'} size={26} />
-            <div className="grow">
+            <Box className="grow">
               <Link className="main" to={`/p/${bare?.code ?? ''}`}>
                 {bare?.name}
               </Link>
-              <div className="sub">
+              <Text component="div" size="xs" c="dimmed">
                 {view.unlabelled.count === 1 ? '1 pack has no label yet' : `${view.unlabelled.count} packs have no label yet`}
-              </div>
-            </div>
-            <Link className="tag t" to={bare?.sessionId ? `/pack/${bare.sessionId}/labels` : '/store'}>
+              </Text>
+            </Box>
+            <Badge color="tomato" component={Link} to={bare?.sessionId ? `/pack/${bare.sessionId}/labels` : '/store'}>
               label
-            </Link>
+            </Badge>
           </li>
         )}
         {view.unplaced.count > 0 && (
           <li>
-            <div className="grow">
-              <div className="strong">
+            <Box className="grow">
+              <Text component="div" inherit fw={700}>
                 {view.unplaced.count === 1 ? '1 pack stands outside' : `${view.unplaced.count} packs stand outside`}
-              </div>
-              <div className="sub">filled, not put away yet</div>
-            </div>
-            <Link className="tag t" to="/store">
+              </Text>
+              <Text component="div" size="xs" c="dimmed">
+                filled, not put away yet
+              </Text>
+            </Box>
+            <Badge color="tomato" component={Link} to="/store">
               put away
-            </Link>
+            </Badge>
           </li>
         )}
-        {nothing && <li className="quiet">Nothing presses. Pick a pack from Eat first for one of the coming evenings.</li>}
-      </ul>
-    </section>
+        {nothing && (
+          <Text component="li" inherit c="dimmed">
+            Nothing presses. Pick a pack from Eat first for one of the coming evenings.
+          </Text>
+        )}
+      </Rows>
+    </Card>
   );
 }

@@ -1,7 +1,9 @@
+import { Badge, Box, Card, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
 import { NotFor } from '../ui/ui.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** Packs whose label no longer tells the truth about allergies, a dish to a row; each code leads to its label. */
 export function PrintAgain({ count, packs }: TodayAnswer['printAgain']) {
@@ -12,26 +14,34 @@ export function PrintAgain({ count, packs }: TodayAnswer['printAgain']) {
     dishes.set(key, [...(dishes.get(key) ?? []), p]);
   }
   return (
-    <section className="card" aria-label="Print again" style={{ borderTopColor: 'var(--tomato)', marginBottom: 16 }}>
+    <Card mb={16} aria-label="Print again" style={{ borderTopColor: 'var(--tomato)' }}>
       <h2>{countOf(count, 'label')} to print again</h2>
-      <p className="quiet">What is known of allergies has changed since they were printed. Do not serve by these labels.</p>
-      <ul className="rows">
+      <Text inherit c="dimmed">
+        What is known of allergies has changed since they were printed. Do not serve by these labels.
+      </Text>
+      <Rows>
         {[...dishes].map(([key, same]) => (
           <li key={key}>
-            <div className="grow">
+            <Box className="grow">
               <b>{same[0]?.name}</b>
               <NotFor says={same[0]?.notFor ?? []} />
-            </div>
-            <span className="row wrap" style={{ gap: 6 }}>
+            </Box>
+            <Group component="span" gap={6}>
               {same.map((p) => (
-                <Link key={p.packId} className="tag t" to={`/p/${p.code}`} aria-label={`Print the label of ${p.name}, ${p.code}, again`}>
+                <Badge
+                  key={p.packId}
+                  color="tomato"
+                  component={Link}
+                  to={`/p/${p.code}`}
+                  aria-label={`Print the label of ${p.name}, ${p.code}, again`}
+                >
                   {p.code}
-                </Link>
+                </Badge>
               ))}
-            </span>
+            </Group>
           </li>
         ))}
-      </ul>
-    </section>
+      </Rows>
+    </Card>
   );
 }

@@ -1,3 +1,4 @@
+import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
@@ -12,6 +13,8 @@ import { AtTheTable } from './AtTheTable.tsx';
 import { EveningQuestion } from './EveningQuestion.tsx';
 import { Now } from './Now.tsx';
 import { EatFirst, Lasting, Week } from './Cards.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Columns } from '../ui/Columns.tsx';
 
 /** Today: the next thing to do, what to eat first, how long it lasts. */
 export function TodayPage() {
@@ -36,15 +39,19 @@ export function TodayPage() {
     <main className="page">
       <div className="pagehead">
         <div>
-          <h1 style={{ fontSize: 36 }}>{sayLongDay(data.today)}</h1>
-          <p className="lead">{lead}</p>
+          <Title order={1} fz={36} lh={1.15}>
+            {sayLongDay(data.today)}
+          </Title>
+          <Text inherit className="lead">
+            {lead}
+          </Text>
         </div>
         <div className="acts">
           {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
           {!view.tonight.logged && names.length > 0 && !asks && (
-            <Link className="btn" to="/eat?log=tonight">
+            <Button component={Link} to="/eat?log=tonight">
               Log tonight’s dinner
-            </Link>
+            </Button>
           )}
         </div>
       </div>
@@ -53,37 +60,43 @@ export function TodayPage() {
       <PastCard packs={view.past.map(({ pack, eatBy }) => ({ ...pack, seen: pack.seen ?? pack.packId, eatBy }))} today={data.today} />
       <PrintAgain {...data.printAgain} />
       {data.demoOld && (
-        <div className="note warn row" style={{ marginBottom: 14 }}>
-          <span className="grow">
-            The demo household has lived on for a week. To start it afresh at today, stop Tambo and type <b>npm run demo -- --reset</b>.
-          </span>
-        </div>
+        <Note tone="warn" mb={14}>
+          <Group wrap="nowrap">
+            <Text className="grow" span inherit>
+              The demo household has lived on for a week. To start it afresh at today, stop Tambo and type <b>npm run demo -- --reset</b>.
+            </Text>
+          </Group>
+        </Note>
       )}
       {open.length > 0 && (
-        <section className="card row wrap" style={{ marginBottom: 16 }} aria-label="Set up">
-          <div className="grow">
-            <h2>{open.length === steps.length ? 'Set up your kitchen' : `Still open: ${listOf(open.map((s) => s.says))}`}</h2>
-            <p className="quiet">Each takes a few minutes; numbers get right as you go.</p>
-          </div>
-          <Link className="btn" to={`/welcome?step=${steps.findIndex((s) => s.id === open[0]?.id) + 1}`}>
-            Go on
-          </Link>
-        </section>
+        <Card mb={16} aria-label="Set up">
+          <Group wrap="nowrap">
+            <Box className="grow">
+              <h2>{open.length === steps.length ? 'Set up your kitchen' : `Still open: ${listOf(open.map((s) => s.says))}`}</h2>
+              <Text inherit c="dimmed">
+                Each takes a few minutes; numbers get right as you go.
+              </Text>
+            </Box>
+            <Button component={Link} to={`/welcome?step=${steps.findIndex((s) => s.id === open[0]?.id) + 1}`}>
+              Go on
+            </Button>
+          </Group>
+        </Card>
       )}
       {open.length === steps.length ? null : (
         <>
-          <div className="grid" style={{ gridTemplateColumns: 'minmax(0,1.15fr) minmax(0,1.1fr) minmax(0,0.95fr)', alignItems: 'start' }}>
+          <Columns align="start" parts={[1.15, 1.1, 0.95]}>
             <Now data={data} zone={frame.household.timeZone} now={frame.now} />
             <EatFirst data={data} />
-            <div className="stack">
+            <Stack>
               <Lasting data={data} />
               <Week data={data} />
-            </div>
-          </div>
+            </Stack>
+          </Columns>
           {data.next && (
-            <div style={{ marginTop: 16 }}>
+            <Box mt={16}>
               <SessionHeader brief={data.next} />
-            </div>
+            </Box>
           )}
           <Cautions list={data.cautions} title="When it comes out of the freezer" />
         </>

@@ -1,3 +1,4 @@
+import { Button, Text } from '@mantine/core';
 import { Link, useRouteError } from 'react-router';
 
 /** A page that is not there, or broke: what to do next. */
@@ -7,17 +8,17 @@ export function NotFound() {
   return (
     <main className="page" style={{ padding: 40 }}>
       <h1>{broke ? 'This page tripped' : 'Nothing stands here'}</h1>
-      <p className="lead">
+      <Text inherit className="lead">
         {broke
           ? 'What you entered is kept on this device. Load the page again; if it happens again, go back to Today.'
           : 'The address leads nowhere. Nothing was changed.'}
-      </p>
+      </Text>
       <p>
-        <Link className="btn" to="/">
+        <Button component={Link} to="/">
           Go to Today
-        </Link>
+        </Button>
       </p>
-      {broke && <p className="why-text">{error.message}</p>}
+      {broke && <Text size="sm">{error.message}</Text>}
     </main>
   );
 }

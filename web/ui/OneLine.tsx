@@ -1,3 +1,4 @@
+import { Button, Group, TextInput } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 
 /** One line of text and a button: kept by Enter too, and emptied once it is. */
@@ -19,9 +20,10 @@ export function OneLine({
 }) {
   const [text, setText] = useState('');
   return (
-    <form
-      className="row wrap"
-      style={{ gap: 8, marginTop: 10 }}
+    <Group
+      component="form"
+      gap={8}
+      mt={10}
       onSubmit={(e) => {
         e.preventDefault();
         if (!good(text)) return;
@@ -29,18 +31,18 @@ export function OneLine({
         setText('');
       }}
     >
-      <input
-        className="field grow"
+      <TextInput
+        className="grow"
         aria-label={label}
         placeholder={placeholder}
         maxLength={400}
         value={text}
         onChange={(e) => setText(e.currentTarget.value)}
       />
-      <button type="submit" className="btn o" disabled={!good(text)}>
+      <Button variant="outline" type="submit" disabled={!good(text)}>
         {button}
-      </button>
+      </Button>
       {children?.(text)}
-    </form>
+    </Group>
   );
 }

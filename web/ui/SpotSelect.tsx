@@ -1,3 +1,4 @@
+import { NativeSelect } from '@mantine/core';
 import type { Place } from '#core/contract';
 
 /** A shelf or basket of a freezer. */
@@ -22,8 +23,8 @@ export function SpotSelect(props: {
   const spots = spotsOf(places);
   const at = spots.findIndex((s) => s.placeId === spot?.placeId && s.zoneId === spot.zoneId);
   return (
-    <select
-      className="field grow"
+    <NativeSelect
+      className="grow"
       aria-label={label}
       value={at < 0 ? '' : at}
       onChange={(e) => {
@@ -44,6 +45,6 @@ export function SpotSelect(props: {
           </optgroup>
         );
       })}
-    </select>
+    </NativeSelect>
   );
 }

@@ -1,5 +1,6 @@
 /** Controls that act. Fields are not among them: a double click there chooses a word. */
-const acting = 'button, a[href], [role=button], [role=checkbox], [role=radio], [role=switch], [role=menuitem], [role=option]';
+const acting =
+  'button, a[href], input[type=checkbox], [role=button], [role=checkbox], [role=radio], [role=switch], [role=menuitem], [role=option]';
 /** Steppers and the like: each tap is meant. */
 const meantEach = '[data-again]';
 

@@ -1,17 +1,18 @@
-import { Popover } from '@mantine/core';
+import { ActionIcon, Anchor, Badge, Box, Button, Card, Group, Popover, Text, TextInput } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
 import { sayError } from '../sync/api.ts';
+import c from './ui.module.css';
 
 /** A page's head: what it is, one sentence, what can be done. */
 export function PageHead({ title, lead, children }: { title: ReactNode; lead?: ReactNode; children?: ReactNode }) {
   return (
     <div className="pagehead">
-      <div className="grow">
+      <Box className="grow">
         <h1>{title}</h1>
         {lead && <p className="lead">{lead}</p>}
-      </div>
+      </Box>
       {children && <div className="acts noprint">{children}</div>}
     </div>
   );
@@ -22,12 +23,14 @@ export function Why({ label, children }: { label: string; children: ReactNode })
   return (
     <Popover width={340} position="bottom-end" shadow="sm" trapFocus returnFocus>
       <Popover.Target>
-        <button type="button" className="why" aria-label={`Why: ${label}`}>
+        <Anchor component="button" type="button" data-why size="xs" aria-label={`Why: ${label}`}>
           why?
-        </button>
+        </Anchor>
       </Popover.Target>
       <Popover.Dropdown>
-        <div className="why-text">{children}</div>
+        <Text component="div" size="sm">
+          {children}
+        </Text>
       </Popover.Dropdown>
     </Popover>
   );
@@ -37,17 +40,20 @@ export function Why({ label, children }: { label: string; children: ReactNode })
 export function Cautions({ list, title = 'Before you eat it' }: { list: readonly SaidCaution[]; title?: string }) {
   if (list.length === 0) return null;
   return (
-    <section className="card" aria-label={title}>
+    <Card aria-label={title}>
       <h2>{title}</h2>
-      {list.map((c) => (
-        <div className="caution" key={c.id}>
-          <div className="grow">{c.text}</div>
-          <Why label={c.text}>
-            {c.why} {c.defer} <span className="quiet">Source: {c.source}.</span>
+      {list.map((said) => (
+        <div className="caution" key={said.id}>
+          <Box className="grow">{said.text}</Box>
+          <Why label={said.text}>
+            {said.why} {said.defer}{' '}
+            <Text span inherit c="dimmed">
+              Source: {said.source}.
+            </Text>
           </Why>
         </div>
       ))}
-    </section>
+    </Card>
   );
 }
 
@@ -62,16 +68,12 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
   const said = sayError(error);
   return (
     <main className="page">
-      <div className="card empty">
+      <Card component="div" className="empty">
         <h1>Not now</h1>
         <p>{said.message}</p>
         {said.refusals.length > 0 && <p>{said.refusals.map((r) => r.expected).join(', ')}</p>}
-        {refetch && (
-          <button type="button" className="btn" onClick={refetch}>
-            Try again
-          </button>
-        )}
-      </div>
+        {refetch && <Button onClick={refetch}>Try again</Button>}
+      </Card>
     </main>
   );
 }
@@ -79,11 +81,11 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
 /** An empty place that teaches the next step. */
 export function Empty({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
   return (
-    <div className="card empty">
+    <Card component="div" className="empty">
       <h2>{title}</h2>
       <p>{text}</p>
       {children}
-    </div>
+    </Card>
   );
 }
 
@@ -104,12 +106,12 @@ export function Figure({
   loud?: boolean;
 }) {
   return (
-    <input
-      className="field"
-      style={{ width, textAlign: 'right', ...(loud && { fontWeight: 700, fontSize: 18 }), ...(bad && { borderColor: 'var(--tomato)' }) }}
+    <TextInput
+      w={width}
+      classNames={{ input: loud ? c.loudFigure : c.figure }}
       inputMode="decimal"
       aria-label={label}
-      aria-invalid={bad}
+      error={bad}
       value={value}
       onChange={(e) => onChange(e.currentTarget.value)}
     />
@@ -135,40 +137,28 @@ export function Stepper({
   step?: number;
 }) {
   return (
-    <div className="row" style={{ gap: 8 }} role="group" aria-label={label} data-again>
-      <button
-        type="button"
-        className="step"
-        aria-label={`${label}: less`}
-        disabled={value <= min}
-        onClick={() => onChange(Math.max(min, value - step))}
-      >
+    <Group gap={8} wrap="nowrap" role="group" aria-label={label} data-again>
+      <ActionIcon aria-label={`${label}: less`} disabled={value <= min} onClick={() => onChange(Math.max(min, value - step))}>
         −
-      </button>
+      </ActionIcon>
       {say(value) !== '' && (
-        <span className="mid" style={{ minWidth: 44, textAlign: 'center' }} aria-live="polite">
+        <Text span variant="mid" miw={44} ta="center" aria-live="polite">
           {say(value)}
-        </span>
+        </Text>
       )}
-      <button
-        type="button"
-        className="step"
-        aria-label={`${label}: more`}
-        disabled={value >= max}
-        onClick={() => onChange(Math.min(max, value + step))}
-      >
+      <ActionIcon aria-label={`${label}: more`} disabled={value >= max} onClick={() => onChange(Math.min(max, value + step))}>
         +
-      </button>
-    </div>
+      </ActionIcon>
+    </Group>
   );
 }
 
 /** Days left in a word and its colour: soon is saffron, past is tomato; of unknown age it says so. */
 export function DueTag({ due }: { due: Due }) {
-  if (due.reason === 'undated') return <span className="tag s">date not known</span>;
+  if (due.reason === 'undated') return <Badge color="saffron">date not known</Badge>;
   const { daysLeft, reason } = due;
   const out = reason !== 'bestBy';
-  const tone = daysLeft < 0 ? 't' : out || daysLeft <= 14 ? 's' : 'l';
+  const tone = daysLeft < 0 ? 'tomato' : out || daysLeft <= 14 ? 'saffron' : 'leaf';
   const text =
     daysLeft < 0
       ? `${-daysLeft} ${daysLeft === -1 ? 'day' : 'days'} past`
@@ -179,7 +169,7 @@ export function DueTag({ due }: { due: Due }) {
           : daysLeft > 60
             ? `${Math.round(daysLeft / 30.4)} months`
             : `${daysLeft} days`;
-  return <span className={`tag ${tone}`}>{text}</span>;
+  return <Badge color={tone}>{text}</Badge>;
 }
 
 /** Who must not eat it, the name first; before the act, never after. */

@@ -1,3 +1,4 @@
+import { Box, Button, Checkbox, Group, NativeSelect, Text } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { isDinnerKind, countOf, daysFrom, nextWeekday, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
@@ -9,6 +10,7 @@ import { useCommands, type NewChange } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
+import { Rows } from '../ui/Rows.tsx';
 
 /** A dish's portions unless the cook says otherwise: three dinners of this table, never less than the recipe is written for. */
 const dinnersOfADish = 3;
@@ -73,47 +75,38 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
   };
   return (
     <>
-      <div className="row wrap" style={{ marginBottom: 12 }}>
-        <label className="row" style={{ gap: 8 }}>
+      <Group mb={12}>
+        <Group wrap="nowrap" component="label" gap={8}>
           Cook on{' '}
-          <select className="field" value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+          <NativeSelect value={day} onChange={(e) => setDay(e.currentTarget.value)}>
             {daysFrom(today, daysOffered).map((d) => (
               <option key={d} value={d}>
                 {sayWeekday(d)}
               </option>
             ))}
-          </select>
-        </label>
-        <span className="grow" />
-        <Link className="btn o" to="/recipes/new">
+          </NativeSelect>
+        </Group>
+        <Text className="grow" span inherit />
+        <Button component={Link} variant="outline" to="/recipes/new">
           From a file of your own
-        </Link>
-        <button type="button" className="btn" disabled={picked.length === 0} onClick={() => void plan()}>
+        </Button>
+        <Button disabled={picked.length === 0} onClick={() => void plan()}>
           {picked.length === 0 ? 'Choose a dish' : `Plan ${countOf(picked.length, 'dish', 'dishes')}`}
-        </button>
-      </div>
-      <ul className="rows startlist" aria-label="Starter recipes">
+        </Button>
+      </Group>
+      <Rows className="startlist" aria-label="Starter recipes">
         {starters.map((s) => {
           const on = chosen[s.recipe.id];
           return (
             <li key={s.recipe.id}>
-              <button
-                type="button"
-                className="tick"
-                role="checkbox"
-                aria-checked={on !== undefined}
-                aria-label={s.recipe.name}
-                onClick={() => toggle(s)}
-              >
-                {on !== undefined ? '✓' : ''}
-              </button>
+              <Checkbox aria-label={s.recipe.name} checked={on !== undefined} onChange={() => toggle(s)} />
               <KindMark kind={s.recipe.kind} size={26} />
-              <div className="grow">
+              <Box className="grow">
                 <b>{s.recipe.name}</b>
-                <div className="sub">
+                <Text component="div" size="xs" c="dimmed">
                   {s.recipe.kind}, {sayMinutes(s.revision.steps.reduce((t, x) => t + x.handsOnMin, 0))} of hands
-                </div>
-              </div>
+                </Text>
+              </Box>
               {on !== undefined && (
                 <>
                   <Stepper
@@ -124,13 +117,15 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
                     say={sayPortions}
                     onChange={(n) => setChosen({ ...chosen, [s.recipe.id]: n })}
                   />
-                  <span className="quiet">{portionName(s.recipe.kind, on)}</span>
+                  <Text span inherit c="dimmed">
+                    {portionName(s.recipe.kind, on)}
+                  </Text>
                 </>
               )}
             </li>
           );
         })}
-      </ul>
+      </Rows>
     </>
   );
 }

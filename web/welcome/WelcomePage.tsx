@@ -1,3 +1,4 @@
+import { Anchor, Button, Card, Group, Text, Title, UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { Link, Navigate, useSearchParams } from 'react-router';
 import { useCountQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
 import { Waiting } from '../ui/ui.tsx';
@@ -13,7 +14,7 @@ function StepShelf({ at, done, onGo }: { at: number; done: readonly boolean[]; o
     <ol className="stepshelf" aria-label="Steps">
       {steps.map((s, i) => (
         <li key={s.id}>
-          <button type="button" aria-current={i === at ? 'step' : undefined} onClick={() => onGo(i)}>
+          <UnstyledButton aria-current={i === at ? 'step' : undefined} onClick={() => onGo(i)}>
             <svg width="34" height="38" viewBox="0 0 34 38" aria-hidden="true">
               <path
                 d="M5 10h24v22a4 4 0 0 1-4 4H9a4 4 0 0 1-4-4z"
@@ -26,9 +27,9 @@ function StepShelf({ at, done, onGo }: { at: number; done: readonly boolean[]; o
             </svg>
             <span>
               {s.says}
-              {done[i] && <span className="sr">, done</span>}
+              {done[i] && <VisuallyHidden>, done</VisuallyHidden>}
             </span>
-          </button>
+          </UnstyledButton>
         </li>
       ))}
     </ol>
@@ -56,43 +57,47 @@ export function WelcomePage() {
   const step = steps[at] ?? steps[0];
   return (
     <main className="page" style={{ maxWidth: 980 }}>
-      <p className="lead">Welcome to Tambo. Four short steps; leave any of them and come back.</p>
+      <Text inherit className="lead">
+        Welcome to Tambo. Four short steps; leave any of them and come back.
+      </Text>
       <StepShelf at={at} done={steps.map((s) => setup[s.id])} onGo={go} />
-      <h1 style={{ margin: '18px 0 12px' }}>{step.title}</h1>
+      <Title order={1} mt={18} mb={12}>
+        {step.title}
+      </Title>
       {step.id === 'packs' ? (
         count.data.places.length === 0 ? (
-          <section className="card">
-            <p style={{ marginBottom: 12 }}>Say first which freezer you have; it takes one tap.</p>
-            <button type="button" className="btn" onClick={() => go(1)}>
-              Back to what you own
-            </button>
-          </section>
+          <Card>
+            <Text inherit mb={12}>
+              Say first which freezer you have; it takes one tap.
+            </Text>
+            <Button onClick={() => go(1)}>Back to what you own</Button>
+          </Card>
         ) : (
           <Count data={count.data} />
         )
       ) : (
-        <section className="card" aria-label={step.title}>
+        <Card aria-label={step.title}>
           {step.id === 'eaters' && <WhoEats eaters={kitchen.data.eaters} />}
           {step.id === 'gear' && <WhatYouOwn kitchen={kitchen.data} />}
           {step.id === 'session' && <FirstSession kitchen={kitchen.data} today={today} />}
-        </section>
+        </Card>
       )}
-      <div className="row wrap" style={{ marginTop: 18 }}>
+      <Group mt={18}>
         {at > 0 && (
-          <button type="button" className="btn o" onClick={() => go(at - 1)}>
+          <Button variant="outline" onClick={() => go(at - 1)}>
             Back
-          </button>
+          </Button>
         )}
-        <span className="grow" />
-        <Link className="link" to="/" onClick={() => sessionStorage.setItem('tambo.welcomeLeft', '1')}>
+        <Text className="grow" span inherit />
+        <Anchor component={Link} to="/" onClick={() => sessionStorage.setItem('tambo.welcomeLeft', '1')}>
           Leave it for now
-        </Link>
+        </Anchor>
         {at < steps.length - 1 && (
-          <button type="button" className="btn l" onClick={() => go(at + 1)}>
+          <Button size="lg" onClick={() => go(at + 1)}>
             {setup[step.id] ? 'Next' : 'Skip this'}
-          </button>
+          </Button>
         )}
-      </div>
+      </Group>
     </main>
   );
 }

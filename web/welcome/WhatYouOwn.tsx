@@ -1,3 +1,4 @@
+import { Button, Group, Text, Title } from '@mantine/core';
 import type { DocumentTable } from '#core/contract';
 import type { KitchenAnswer } from '#core/queries';
 import { useCommands, type NewChange } from '../sync/commands.ts';
@@ -44,31 +45,35 @@ export function WhatYouOwn({ kitchen }: { kitchen: KitchenAnswer }) {
   };
   return (
     <>
-      <div className="row wrap" style={{ marginBottom: 6 }}>
-        <p className="grow quiet">Tap what you have. Counts and sizes are common ones; put them right in Kitchen.</p>
-        <button type="button" className="btn o" onClick={usual}>
+      <Group mb={6}>
+        <Text className="grow" inherit c="dimmed">
+          Tap what you have. Counts and sizes are common ones; put them right in Kitchen.
+        </Text>
+        <Button variant="outline" onClick={usual}>
           Take the usual
-        </button>
-      </div>
+        </Button>
+      </Group>
       {shelves.map((s) => (
         <section key={s.table} aria-label={s.title} style={{ marginTop: 12 }}>
-          <h3 style={{ marginBottom: 8 }}>{s.title}</h3>
-          <div className="chips wrapchips">
+          <Title order={3} mb={8}>
+            {s.title}
+          </Title>
+          <Group gap={8} className="chips wrapchips">
             {s.offers.map((o) => (
-              <button type="button" key={o.id} className="chip" aria-pressed={owned(s, o) !== undefined} onClick={() => tap(s, o)}>
+              <Button variant="chip" key={o.id} aria-pressed={owned(s, o) !== undefined} onClick={() => tap(s, o)}>
                 {o.name}
-              </button>
+              </Button>
             ))}
-          </div>
+          </Group>
           {s.have.some((h) => !s.offers.some((o) => nameOf(o) === h.name)) && (
-            <p className="sub" style={{ marginTop: 6 }}>
+            <Text size="xs" c="dimmed" mt={6}>
               Also yours:{' '}
               {s.have
                 .filter((h) => !s.offers.some((o) => nameOf(o) === h.name))
                 .map((h) => h.name)
                 .join(', ')}
               .
-            </p>
+            </Text>
           )}
         </section>
       ))}

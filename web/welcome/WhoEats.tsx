@@ -1,7 +1,9 @@
+import { Anchor, Button, Group, Input, Text, TextInput } from '@mantine/core';
 import { useRef, useState } from 'react';
 import type { Eater } from '#core/contract';
 import { useCommands } from '../sync/commands.ts';
 import { newEater } from '../kitchen/newEater.ts';
+import { Rows } from '../ui/Rows.tsx';
 
 const stages: readonly (readonly [Eater['stage'], string])[] = [
   ['adult', 'adult'],
@@ -30,14 +32,14 @@ export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
           add('adult');
         }}
       >
-        <label className="lab" htmlFor="whoname">
-          Name
-        </label>
-        <input
+        <Input.Label htmlFor="whoname">Name</Input.Label>
+        <TextInput
+          w="100%"
+          maw={420}
+          fz={20}
+          mih={52}
           id="whoname"
           ref={field}
-          className="field"
-          style={{ width: '100%', maxWidth: 420, fontSize: 20, minHeight: 52 }}
           autoFocus
           autoComplete="off"
           placeholder="Ines"
@@ -45,33 +47,38 @@ export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
           onChange={(e) => setName(e.currentTarget.value)}
         />
       </form>
-      <div className="chips" style={{ marginTop: 12 }} role="group" aria-label="Add as">
+      <Group gap={8} mt={12} className="chips" role="group" aria-label="Add as">
         {stages.map(([stage, says]) => (
-          <button key={stage} type="button" className="chip" onClick={() => add(stage)}>
+          <Button variant="chip" key={stage} onClick={() => add(stage)}>
             + {says}
-          </button>
+          </Button>
         ))}
-      </div>
-      <ul className="rows" style={{ marginTop: 14 }} aria-label="At the table">
+      </Group>
+      <Rows mt={14} aria-label="At the table">
         {eaters.map((e) => (
           <li key={e.id}>
-            <b className="grow">{e.name}</b>
-            <span className="quiet">{e.stage}, dinner every day</span>
-            <button
+            <Text className="grow" component="b" inherit>
+              {e.name}
+            </Text>
+            <Text span inherit c="dimmed">
+              {e.stage}, dinner every day
+            </Text>
+            <Anchor
+              component="button"
+              size="xs"
               type="button"
-              className="link s"
               aria-label={`Take ${e.name} off`}
               onClick={() => void write([{ table: 'eater', id: e.id, data: null, was: e }], `${e.name} is taken off the table`)}
             >
               take off
-            </button>
+            </Anchor>
           </li>
         ))}
-      </ul>
+      </Rows>
       {eaters.length > 0 && (
-        <p className="sub" style={{ marginTop: 8, fontSize: 15 }}>
+        <Text c="dimmed" mt={8} fz={15}>
           Rotas, allergens, appetites and other meals are set in Kitchen whenever you like.
-        </p>
+        </Text>
       )}
     </>
   );
