@@ -50,6 +50,25 @@ test('Kitchen: days away typed and from a calendar file, one meal cleared, four 
   await page.getByRole('region', { name: 'Change' }).getByRole('button', { name: 'Osk' }).click();
   await page.getByLabel('Calendar file').setInputFiles({ name: 'list.txt', mimeType: 'text/plain', buffer: Buffer.from('eggs, milk') });
   await expect(page.getByText('This is not a calendar file')).toBeVisible();
+
+  // days are typed in the household's order; what is none stays as it was typed, and the first Escape closes the calendar alone
+  const [from, to] = [page.getByRole('textbox', { name: 'From' }), page.getByRole('textbox', { name: 'to, that day too' })];
+  await from.fill('3/12');
+  await from.press('Tab');
+  await expect(from).toHaveValue(/3.Dec.2026/);
+  await to.fill('soon');
+  await to.press('Tab');
+  await expect(page.getByText('Not a day: type it as')).toBeVisible();
+  await expect(to).toHaveValue('soon');
+  await to.fill('5 dec');
+  await expect(page.getByRole('button', { name: 'Next month' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Next month' })).toBeHidden();
+  await expect(page.getByText('Not a day: type it as')).toBeHidden();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await settled(page);
+  expect(await plates('2026-12-04')).toBeLessThan(await plates('2026-12-02'));
 });
 
 test('Kitchen: an ingredient is found by another name, changed, weighed, priced, set back; one of our own is added', async ({

@@ -52,3 +52,4 @@ export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from 
 export { allKinds, isRawKind, groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';
 export { createMemo, noMemo, type Memo } from './memo.ts';
+export { readDay, type DayReading } from './readDay.ts';

@@ -5,9 +5,10 @@ import { countOf, daysBetween, sayDayYear } from '#core/kitchen';
 import type { CalendarAnswer } from '#core/queries';
 import { sayError, useReadCalendarMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
-import { Field, Toggle } from './fields.tsx';
+import { Toggle } from './fields.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import { DayField } from '../ui/DayField.tsx';
 
 type Away = Presence['away'];
 const whyNot: Readonly<Record<CalendarAnswer['leftOut'][number]['why'], string>> = {
@@ -117,8 +118,8 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
         </Rows>
       )}
       <Group align="flex-end">
-        <Field label="From" type="date" width={160} value={from} onChange={setFrom} />
-        <Field label="to, that day too" type="date" width={160} value={to} onChange={setTo} />
+        <DayField label="From" value={from} onChange={setFrom} />
+        <DayField label="to, that day too" value={to} onChange={setTo} />
         <Button
           variant="outline"
           size="sm"

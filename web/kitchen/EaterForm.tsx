@@ -7,6 +7,7 @@ import { AwayDays } from './AwayDays.tsx';
 import { AllergenChips } from '../ui/AllergenChips.tsx';
 import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
 import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
+import { DayField } from '../ui/DayField.tsx';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 
@@ -89,10 +90,9 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
         {e.stage !== 'baby' && <Field label="Appetite" unit="plates" type="number" width={110} value={appetite} onChange={setAppetite} />}
         {e.stage === 'baby' && (
           <>
-            <Field
+            <DayField
               label="Born"
-              type="date"
-              width={170}
+              year="last"
               value={e.birthDay ?? ''}
               onChange={(birthDay) => setE({ ...e, ...(birthDay && { birthDay }) })}
             />
@@ -163,7 +163,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
         </Toggle>
         {onRota && (
           <Group mt={8}>
-            <Field label="First day away" type="date" width={170} value={rota.first} onChange={(first) => setRota({ ...rota, first })} />
+            <DayField label="First day away" value={rota.first} onChange={(first) => setRota({ ...rota, first })} />
             <Field label="Days away" type="number" width={100} value={rota.on} onChange={(v) => setRota({ ...rota, on: v })} />
             <Field label="Days home" type="number" width={100} value={rota.off} onChange={(v) => setRota({ ...rota, off: v })} />
           </Group>

@@ -20,7 +20,7 @@ export function Field({
   label: string;
   value: string;
   onChange: (v: string) => void;
-  type?: 'text' | 'date' | 'number';
+  type?: 'text' | 'number';
   unit?: string;
   width?: number;
   bad?: string | undefined;
@@ -41,7 +41,6 @@ export function Field({
       flex={width ? undefined : 1}
       w={width}
       miw={width ?? 140}
-      type={type === 'number' ? 'text' : type}
       inputMode={type === 'number' ? 'decimal' : undefined}
       value={value}
       error={bad}
