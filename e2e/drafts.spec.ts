@@ -65,3 +65,17 @@ test('a plan is checked without a connection too, with what was filled here sinc
   await expect(page.getByRole('heading', { name: 'It does not fit yet' })).toBeVisible();
   await context.setOffline(false);
 });
+
+test('a line of the count is there after a reload, and gone once it is kept', async ({ page, server }) => {
+  await page.goto(`${server.address}/store/count`);
+  const line = page.getByLabel('What it is, how many, about when, where');
+  await line.fill('leek soup 4 oct shed left');
+  await page.waitForTimeout(400);
+  await page.reload();
+  await expect(line).toHaveValue('leek soup 4 oct shed left');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('4 packs counted, 1 line')).toBeVisible();
+  await expect(line).toHaveValue('');
+  await page.reload();
+  await expect(line).toHaveValue('');
+});

@@ -213,8 +213,10 @@ async function tapHere(page: Page, step: Named, how: How): Promise<string[] | un
       if (at) await tapAgain(page, { x: at.x + at.width / 2, y: at.y + at.height / 2 }, step.name, before);
     } else {
       await c.focus();
-      for (let i = 0; i < 4; i += 1) await page.keyboard.down('Enter');
-      await page.keyboard.up('Enter');
+      // a tick is a field: it answers to the space bar alone
+      const key = await c.evaluate((e) => (e instanceof HTMLInputElement ? 'Space' : 'Enter'));
+      for (let i = 0; i < 4; i += 1) await page.keyboard.down(key);
+      await page.keyboard.up(key);
     }
   } catch {
     return undefined;

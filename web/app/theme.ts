@@ -62,6 +62,13 @@ const variants: VariantColorsResolver = (input) => {
 const heights: Readonly<Record<string, string>> = { sm: 'var(--hit-small)', lg: 'var(--hit-large)' };
 const sizes: Readonly<Record<string, { fz: string; px: string }>> = { sm: { fz: '14px', px: '12px' }, lg: { fz: '19px', px: '24px' } };
 
+/** Fields larger or smaller than the usual one: a page's chief field, a figure read at arm's length, a choice in a row. */
+const fields: Readonly<Record<string, Record<'--input-height' | '--input-fz', string>>> = {
+  xs: { '--input-height': 'var(--hit-small)', '--input-fz': '15px' },
+  lg: { '--input-height': '52px', '--input-fz': '20px' },
+  xl: { '--input-height': '52px', '--input-fz': '24px' },
+};
+
 /** Mantine in the hand of the house: enamel and frost. Colours stand in palette.css; a page sets neither colours nor sizes. */
 export const theme = createTheme({
   colors: Object.fromEntries(tones.map((t) => [t, colorsTuple(`var(--${t})`)])),
@@ -105,7 +112,7 @@ export const theme = createTheme({
     }),
     Input: Input.extend({
       classNames: { input: c.input },
-      vars: () => ({ wrapper: { '--input-height': 'var(--hit)', '--input-fz': '16px' } }),
+      vars: (_theme, { size }) => ({ wrapper: fields[size ?? ''] ?? { '--input-height': 'var(--hit)', '--input-fz': '16px' } }),
     }),
     InputWrapper: InputWrapper.extend({
       classNames: { label: c.label },

@@ -62,10 +62,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
               )}
               {isDinner(p) && (
                 <NativeSelect
-                  mih={32}
-                  py={3}
-                  px={6}
-                  fz={15}
+                  size="xs"
                   aria-label={`Evening for ${p.name} ${p.code}`}
                   value={p.planned?.day ?? ''}
                   onChange={(e) => put(p, e.currentTarget.value)}

@@ -55,8 +55,7 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
     >
       <TextInput
         w="100%"
-        fz={19}
-        mih={48}
+        size="lg"
         mt={6}
         data-autofocus
         role="combobox"

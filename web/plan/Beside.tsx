@@ -10,7 +10,7 @@ import { Rows } from '../ui/Rows.tsx';
 export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day: Day }) {
   const quarters = weeks.quarters.slice(0, 21);
   return (
-    <Card mb={16} py={10} px={16} aria-label="Who is at the table">
+    <Card mt={16} py={10} px={16} aria-label="Who is at the table">
       <div className="threeweeks">
         {weeks.days.slice(0, 21).map((d, i) => (
           <div key={d}>

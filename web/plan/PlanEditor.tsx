@@ -64,7 +64,7 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
   return (
     <>
       <PageHead
-        title={was === null ? 'Plan a session' : name || 'Session'}
+        title={was === null ? 'Plan a session' : 'The plan'}
         lead={`${countOf(dishes.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
         {was !== null && (
@@ -77,7 +77,6 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
         </Button>
       </PageHead>
       <Unkept draft={draft} initial={initial} />
-      {kitchen && <ThreeWeeks weeks={kitchen.weeks} day={day} />}
       <Columns align="start" parts={[1.6, 1]}>
         <Stack>
           <Card aria-label="When">
@@ -158,6 +157,7 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
           {comesTo && <ToBuy buy={comesTo.buy} />}
         </Stack>
       </Columns>
+      {kitchen && <ThreeWeeks weeks={kitchen.weeks} day={day} />}
     </>
   );
 }

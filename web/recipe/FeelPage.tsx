@@ -49,8 +49,7 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
       <h2>What goes in?</h2>
       <TextInput
         w="100%"
-        fz={20}
-        mih={48}
+        size="lg"
         aria-label="Ingredient"
         placeholder="pepper, lentils, water"
         value={name}

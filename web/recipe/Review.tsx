@@ -106,7 +106,7 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
         <Card aria-label="Five questions">
           <Box mb={12}>
             <Input.Label htmlFor="rv-name">Name</Input.Label>
-            <TextInput w="100%" fz={19} fw={700} id="rv-name" value={name} onChange={(e) => setName(e.currentTarget.value)} />
+            <TextInput w="100%" size="lg" id="rv-name" value={name} onChange={(e) => setName(e.currentTarget.value)} />
           </Box>
           <ReviewQuestions answers={answers} onChange={setAnswers} />
           {problems.map((p) => (

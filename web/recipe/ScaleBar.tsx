@@ -8,6 +8,7 @@ import { Stepper } from '../ui/ui.tsx';
 import type { Typing } from './useScaling.ts';
 import { askedBy, haveUnit, numberIn, vesselsFor, waysFor, type Shown, type Way } from './target.ts';
 import { Note } from '../ui/Note.tsx';
+import c from './ScaleBar.module.css';
 
 const wayNames: Readonly<Record<Way, string>> = {
   portions: 'Portions',
@@ -48,10 +49,8 @@ function BigNumber({
       <TextInput
         error={bad}
         w={112}
-        fz={24}
-        fw={700}
-        ta="right"
-        style={{ fontFamily: 'var(--display)' }}
+        size="xl"
+        classNames={{ input: c.bigFigure }}
         inputMode="decimal"
         aria-label={label}
         value={value}
@@ -128,9 +127,8 @@ function WhatIHave({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
           <TextInput
             error={h.amount.trim() !== '' && !(numberIn(h.amount) > 0)}
             w={104}
-            fz={22}
-            fw={700}
-            ta="right"
+            size="xl"
+            classNames={{ input: c.bigFigure }}
             inputMode="decimal"
             aria-label="How much I have"
             value={h.amount}

@@ -14,6 +14,7 @@ import { Why } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import { useDraft, type DraftRun } from '../sync/useDraft.ts';
 
 interface Entered {
   id: string;
@@ -91,15 +92,31 @@ function Understood({ line, data, onWhole }: { line: CountedLine; data: CountAns
   );
 }
 
-/** A freezer that is already full, a line a kind, by keyboard: what was understood stands below before it is kept. */
+/** A line as it is typed. */
+interface Typed {
+  text: string;
+  /** What the cook said of a kit, over what its name makes likely. */
+  whole?: boolean;
+}
+
+const nothing: Typed = { text: '' };
+const readTyped = (kept: unknown): Typed | undefined =>
+  typeof kept === 'object' && kept !== null && 'text' in kept && typeof kept.text === 'string' ? (kept as Typed) : undefined;
+const typedName = (typed: Typed): string => typed.text.trim() || 'A line of the count';
+
+/** A freezer that is already full, a line a kind, by keyboard: what was understood stands below before it is kept, and what is typed survives a reload. */
 export function Count({ data }: { data: CountAnswer }) {
+  const typed = useDraft({ kind: 'count', key: 'count', name: typedName, path: '/store/count', initial: nothing, read: readTyped });
+  return typed && <Lines data={data} typed={typed} />;
+}
+
+/** The field, what was understood of it, and the lines counted so far. */
+function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
   const { log, undo } = useCommands();
   const field = useRef<HTMLInputElement>(null);
-  const [text, setText] = useState('');
+  const { text, whole } = typed.value;
   const [entered, setEntered] = useState<Entered[]>([]);
   const [problem, setProblem] = useState<string>();
-  /** What the cook said of a kit, over what its name makes likely. */
-  const [whole, setWhole] = useState<boolean>();
   const [draft, setDraft] = useState(newId);
   const last = entered[0]?.line;
   const place = last?.placeId && last.zoneId ? { placeId: last.placeId, zoneId: last.zoneId } : undefined;
@@ -113,12 +130,11 @@ export function Count({ data }: { data: CountAnswer }) {
     if (!placeId || !zoneId)
       return setProblem('Where does it stand? Add the freezer or the basket, such as “shed left”; later lines keep to it.');
     // the field is free for the next line at once: what is typed meanwhile must not be wiped away
-    setText('');
-    setWhole(undefined);
+    typed.drop();
     // and the same line entered again later is meant as another one
     setDraft(newId());
     const back = (why: string): void => {
-      setText((now) => (now === '' ? text : now));
+      if (field.current?.value === '') typed.edit({ text }, 'text');
       setProblem(why);
     };
     const codes = await takeCodes(data.storeId, line.packs);
@@ -157,8 +173,7 @@ export function Count({ data }: { data: CountAnswer }) {
         >
           <TextInput
             className="grow"
-            fz={20}
-            mih={52}
+            size="lg"
             id="countline"
             ref={field}
             autoFocus
@@ -168,7 +183,7 @@ export function Count({ data }: { data: CountAnswer }) {
             aria-describedby="counthelp"
             value={text}
             onChange={(e) => {
-              setText(e.currentTarget.value);
+              typed.edit({ text: e.currentTarget.value }, 'text');
               setProblem(undefined);
             }}
           />
@@ -182,7 +197,7 @@ export function Count({ data }: { data: CountAnswer }) {
               {problem}
             </Note>
           ) : line ? (
-            <Understood line={line} data={data} onWhole={setWhole} />
+            <Understood line={line} data={data} onWhole={(is) => typed.edit({ text, whole: is })} />
           ) : (
             <Text inherit c="dimmed" id="counthelp">
               {text.trim() === '' || read.ok

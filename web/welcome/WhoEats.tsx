@@ -36,8 +36,7 @@ export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
         <TextInput
           w="100%"
           maw={420}
-          fz={20}
-          mih={52}
+          size="lg"
           id="whoname"
           ref={field}
           autoFocus
