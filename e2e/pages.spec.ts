@@ -112,6 +112,19 @@ for (let part = 0; part < parts; part += 1)
     expect(heads.size).toBeGreaterThanOrEqual(urls.length);
   });
 
+test('on paper there is the sheet alone, and nothing to tap', async ({ page, server }) => {
+  const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
+  const done = sessions.find((s) => s.day < '2026-11-24')!;
+  const next = sessions.find((s) => s.day > '2026-11-24')!;
+  await page.emulateMedia({ media: 'print' });
+  for (const url of [`/pack/${done.id}/sheet`, `/shop/${next.id}`, `/cook/${next.id}`]) {
+    await page.goto(server.address + url);
+    await ready(page);
+    await expect(page.locator('main section').first()).toBeVisible();
+    for (const role of ['button', 'navigation'] as const) await expect(page.getByRole(role), url).toHaveCount(0);
+  }
+});
+
 test('a lost connection keeps what is entered and sends it once when it is back', async ({ page, server, context }) => {
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
   const next = sessions.find((s) => s.day > '2026-11-24')!;

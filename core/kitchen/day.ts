@@ -22,10 +22,36 @@ const longMonths = [
 
 export type Weekday = (typeof weekdays)[number];
 
-const msPerDay = 86_400_000;
-/** Days since 1970-01-01; a day has no zone, so this is plain counting. */
-const epochDay = (day: Day): number => Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) / msPerDay;
-const dayAt = (n: number): Day => new Date(n * msPerDay).toISOString().slice(0, 10);
+/** Days of 400 years, after which the calendar repeats, and from 1 March of the year 0 to 1970-01-01. */
+const daysPerEra = 146_097;
+const toEpoch = 719_468;
+
+/**
+ * Days since 1970-01-01; a day has no zone, so this is plain counting, in years that begin in March so that a leap day is the last.
+ * @source H. Hinnant, "chrono-compatible low-level date algorithms" (public domain)
+ */
+function epochDay(day: Day): number {
+  const month = Number(day.slice(5, 7));
+  const year = Number(day.slice(0, 4)) - (month <= 2 ? 1 : 0);
+  const era = Math.floor(year / 400);
+  const ofEra = year - era * 400;
+  const ofYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + Number(day.slice(8, 10)) - 1;
+  return era * daysPerEra + ofEra * 365 + Math.floor(ofEra / 4) - Math.floor(ofEra / 100) + ofYear - toEpoch;
+}
+
+const two = (n: number): string => (n < 10 ? `0${n}` : `${n}`);
+
+/** The day so many days after 1970-01-01. @throws RangeError for what is no day */
+function dayAt(n: number): Day {
+  if (!Number.isSafeInteger(n)) throw new RangeError(`a day must be written 2026-11-28 and moved by whole days; got ${n} days after 1970`);
+  const era = Math.floor((n + toEpoch) / daysPerEra);
+  const ofEra = n + toEpoch - era * daysPerEra;
+  const year = Math.floor((ofEra - Math.floor(ofEra / 1460) + Math.floor(ofEra / 36_524) - Math.floor(ofEra / 146_096)) / 365);
+  const ofYear = ofEra - (365 * year + Math.floor(year / 4) - Math.floor(year / 100));
+  const fromMarch = Math.floor((5 * ofYear + 2) / 153);
+  const month = fromMarch + (fromMarch < 10 ? 3 : -9);
+  return `${String(year + era * 400 + (month <= 2 ? 1 : 0)).padStart(4, '0')}-${two(month)}-${two(ofYear - Math.floor((153 * fromMarch + 2) / 5) + 1)}`;
+}
 
 const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
 

@@ -236,12 +236,13 @@ function readWorld(db: Db): World {
     'documents',
   );
   const memo = memoOf(db);
+  const runs = weighedRuns(db);
   const { written, recipes, ...gear } = documents;
   const table = tableOf(db, written);
   const own = { ...gear, household: table.household, eaters: table.eaters };
   const revision = (id: string): Revision | undefined => {
     const stored = storedRevision(db, id);
-    return stored && withDensity(stored, weighedRuns(db).get(stored.recipeId), reference.finder, memo);
+    return stored && withDensity(stored, runs.get(stored.recipeId), reference.finder, memo);
   };
   // by the household as it is written: what was said of single meals changes no amount
   const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder }, memo);
@@ -265,7 +266,7 @@ function readWorld(db: Db): World {
     written,
     tableSeen: table.seen,
     times,
-    runs: weighedRuns(db),
+    runs,
     packs: packsInStore(db),
     usage: containerUsage(db),
     revision,

@@ -87,8 +87,7 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
               <Text className="grow" span inherit>
                 <b>{e.name}</b>
                 {e.type !== 'action' && (
-                  <Text span size="xs" c="dimmed">
-                    {' '}
+                  <Text span size="xs" c="dimmed" display="block">
                     {e.note}
                   </Text>
                 )}

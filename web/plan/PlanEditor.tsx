@@ -23,8 +23,8 @@ import { Note } from '../ui/Note.tsx';
 
 const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(i / 2)).padStart(2, '0')}:${i % 2 === 0 ? '00' : '30'}`);
 
-/** What of a draft decides whether it fits: not its name, nor who cooks. */
-const checkedBy = (d: PlanDraft): string => JSON.stringify([d.day, d.startAt, d.dishes, d.cooks.split(',').length]);
+/** What of a plan decides whether it fits: not what it is called. */
+const checkedBy = (session: Session): string => JSON.stringify({ ...session, name: '' });
 
 /** The plan of a session as it is made: when, who and what, and beside it what that comes to. */
 export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>; recipes: readonly RecipeBrief[]; initial: PlanDraft }) {
@@ -35,10 +35,10 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
   const { value: plan, edit } = draft;
   const { name, day, startAt, cooks, dishes, was } = plan;
   const session = useMemo(() => sessionOfDraft(plan), [plan]);
-  const checked = checkedBy(plan);
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- asked again only when something that is checked has moved
-  const asked = useMemo<Session | undefined>(() => (session.batches.length > 0 ? session : undefined), [checked]);
-  const { draft: comesTo, busy, problem } = usePlanCheck(asked);
+  const checked = checkedBy(session);
+  // the same object while nothing that is checked has moved
+  const asked = useMemo(() => JSON.parse(checked) as Session, [checked]);
+  const { draft: comesTo, busy, problem } = usePlanCheck(asked.batches.length > 0 ? asked : undefined);
   const today = frame?.today ?? day;
   const nameOf = (recipeId: string): string => recipes.find((r) => r.recipe.id === recipeId)?.recipe.name ?? 'a dish';
   const badPortions = dishes
@@ -47,15 +47,18 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
   const days = daysFrom(today, 84);
   const add = (r: RecipeBrief, portions: number): void =>
     edit({ ...plan, dishes: [...dishes, { batch: batchOf(newId(), r, portions), text: String(portions) }] });
+  /** The draft stands until the next page does: a tap on the way there still means the same plan. */
+  const leave = async (to: string): Promise<void> => {
+    await navigate(to);
+    draft.drop();
+  };
   const save = async (): Promise<void> => {
     await write([{ table: 'session', id: session.id, data: session, was }], `${session.name} is planned for ${sayWeekday(session.day)}`);
-    draft.drop();
-    void navigate(`/shop/${session.id}`);
+    await leave(`/shop/${session.id}`);
   };
   const remove = async (): Promise<void> => {
     await write([{ table: 'session', id: plan.id, data: null, was }], `${initial.name} is taken off the plan`);
-    draft.drop();
-    void navigate('/plan');
+    await leave('/plan');
   };
   const plates = session.batches.reduce(
     (s, b) => s + (isDinnerKind(recipes.find((r) => r.recipe.id === b.recipeId)?.recipe.kind ?? '') ? b.portions : 0),

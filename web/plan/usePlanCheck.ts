@@ -1,57 +1,12 @@
 import * as Comlink from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Session } from '#core/contract';
-import type { SessionParts } from '#core/queries';
 import { now } from '../sync/clock.ts';
 import { since } from '../sync/snapshot.ts';
 import { selectFrame } from '../sync/selectors.ts';
 import { useAppSelector } from '../sync/store.ts';
+import { checking, notChecked, type Checking, type PlanCheck } from './checking.ts';
 import type { PlanWorker } from '../workers/plan.worker.ts';
-
-/** What a draft plan comes to, worked out on the page. */
-export interface PlanCheck {
-  draft: SessionParts['draft'] | undefined;
-  /** Something typed is not in it yet. */
-  busy: boolean;
-  /** Why it could not be checked. */
-  problem: string | undefined;
-}
-
-const notChecked = 'This plan cannot be checked just now. What you enter is kept.';
-
-interface Checking {
-  check: (session: Session) => void;
-  end: () => void;
-}
-
-/** Asks the worker for the newest draft alone: what was typed meanwhile is asked for when it has answered. */
-function checking(ask: (session: Session) => Promise<SessionParts['draft'] | undefined>, tell: (check: PlanCheck) => void): Checking {
-  let next: Session | undefined;
-  let running = false;
-  let last: SessionParts['draft'] | undefined;
-  const run = async (): Promise<void> => {
-    running = true;
-    while (next) {
-      const session = next;
-      next = undefined;
-      try {
-        const draft = await ask(session);
-        last = draft ?? last;
-        tell({ draft: last, busy: next !== undefined, problem: draft ? undefined : notChecked });
-      } catch {
-        tell({ draft: last, busy: next !== undefined, problem: notChecked });
-      }
-    }
-    running = false;
-  };
-  return {
-    check(session) {
-      next = session;
-      if (!running) void run();
-    },
-    end: () => (next = undefined),
-  };
-}
 
 /**
  * Whether a draft plan fits, checked in a worker at every key against the household as it stands: nothing is asked of the server for it.
@@ -68,6 +23,8 @@ export function usePlanCheck(session: Session | undefined): PlanCheck {
     const plan = Comlink.wrap<PlanWorker>(thread);
     const ask = (draft: Session) => plan.check(draft, household.current.asOf, since(household.current.pending), now());
     work.current = checking(ask, setFound);
+    // a browser that gives no worker, or whose worker cannot be brought: said, not waited for
+    thread.addEventListener('error', () => setFound((last) => ({ ...last, busy: false, problem: notChecked })));
     return () => {
       work.current?.end();
       thread.terminate();
