@@ -1,5 +1,5 @@
-import { createWriteStream } from 'node:fs';
 import { once } from 'node:events';
+import type { Writable } from 'node:stream';
 import { documentTables, upcast, versions, type DocumentTable } from '#core/contract';
 import type { OpenDb } from '../db/index.ts';
 import { exportVersion, type Manifest } from './format.ts';
@@ -39,18 +39,15 @@ function* allEvents(sqlite: Sqlite): Generator<string> {
 
 /**
  * Writes everything a household has said as one JSON document (docs/formats.md, docs/export.schema.json), one row a line.
- * @returns bytes written
+ * @param out ended when all is written
  */
 export async function writeExport(
   sqlite: Sqlite,
-  file: string,
+  out: Writable,
   facts: Pick<Manifest, 'madeAt' | 'storeId'>,
   tell: (share: number) => void,
-): Promise<number> {
-  const out = createWriteStream(file);
-  let bytes = 0;
+): Promise<void> {
   const put = async (text: string): Promise<void> => {
-    bytes += Buffer.byteLength(text);
     if (!out.write(text)) await once(out, 'drain');
   };
   await put(
@@ -80,6 +77,4 @@ export async function writeExport(
   });
   await put('\n]}\n');
   out.end();
-  await once(out, 'close');
-  return bytes;
 }
