@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { figure } from './words.ts';
 import { clockSchema, daySchema, idSchema, kindSchema, localeSchema, mealSchema, zoneSchema } from './basics.ts';
 
 /** Grown guests at one meal; each eats a plate. What one of them is allergic to holds for that meal. */
@@ -20,9 +21,9 @@ export const householdSchema = z.object({
   units: z.enum(['metric', 'us', 'uk']),
   lives: z.enum(['usual', 'cautious']),
   dinnerAt: clockSchema,
-  parDays: z.number().int().min(0).max(60),
-  leadDays: z.number().int().min(0).max(30),
-  brothPacksPerWeek: z.number().min(0).max(50),
+  parDays: figure(z.number().int().min(0).max(60), { unit: 'days' }),
+  leadDays: figure(z.number().int().min(0).max(30), { unit: 'days' }),
+  brothPacksPerWeek: figure(z.number().min(0).max(50), { unit: 'packs' }),
   groupSizes: z.array(z.number().int().min(1).max(12)).min(1).max(6),
   scaleStepG: z.union([z.literal(1), z.literal(0.1)]),
   address: z.string().max(120).optional(),
@@ -39,7 +40,13 @@ const weekSchema = z.partialRecord(z.enum(['mon', 'tue', 'wed', 'thu', 'fri', 's
 /** When somebody eats at home: a weekly pattern, cut by a rota and by days away, with one-day exceptions on top. */
 export const presenceSchema = z.object({
   weekly: weekSchema,
-  rota: z.object({ firstDay: daySchema, daysOn: z.number().int().min(1).max(120), daysOff: z.number().int().min(1).max(120) }).optional(),
+  rota: z
+    .object({
+      firstDay: daySchema,
+      daysOn: figure(z.number().int().min(1).max(120), { unit: 'days' }),
+      daysOff: figure(z.number().int().min(1).max(120), { unit: 'days' }),
+    })
+    .optional(),
   /** Days away, both included; those of a calendar file carry its entry's id, so that reading it again replaces them. */
   away: z
     .array(z.object({ from: daySchema, to: daySchema, label: z.string().max(80).optional(), uid: z.string().max(200).optional() }))
@@ -52,7 +59,7 @@ export const eaterSchema = z.object({
   name: z.string().min(1).max(60),
   stage: z.enum(['baby', 'toddler', 'child', 'adult', 'elder']),
   birthDay: daySchema.optional(),
-  appetite: z.number().min(0.1).max(3),
+  appetite: figure(z.number().min(0.1).max(3), { unit: 'plates' }),
   allergens: z.array(z.string().max(40)),
   needs: z.array(z.enum(['lowSalt', 'noPork', 'vegetarian'])),
   presence: presenceSchema,
@@ -88,30 +95,30 @@ export const equipmentSchema = z.object({
     'toaster',
   ]),
   count: z.number().int().min(0).max(20),
-  litres: z.number().positive().max(100).optional(),
-  diameterMm: z.number().positive().max(1000).optional(),
-  heightMm: z.number().positive().max(1000).optional(),
-  tareG: z.number().positive().max(50_000).optional(),
-  watts: z.number().positive().max(20_000).optional(),
+  litres: figure(z.number().positive().max(100), { unit: 'L' }).optional(),
+  diameterMm: figure(z.number().positive().max(1000), { unit: 'mm' }).optional(),
+  heightMm: figure(z.number().positive().max(1000), { unit: 'mm' }).optional(),
+  tareG: figure(z.number().positive().max(50_000), { unit: 'g' }).optional(),
+  watts: figure(z.number().positive().max(20_000), { unit: 'W' }).optional(),
   /** An oven with a fan bakes 20 °C lower. */
   fan: z.boolean().optional(),
   /** How a hob heats; decides how much of its power reaches the pot. */
   heat: z.enum(['gas', 'ceramic', 'induction']).optional(),
   /** The owner's own limit, instead of the usual one for its kind. */
-  fillShare: z.number().min(0.1).max(1).optional(),
+  fillShare: figure(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
   /** Marks on a bowl by what is done in it; nothing more is left free above them. */
   marks: z
     .object({
-      pulseMl: z.number().positive().max(20_000).optional(),
-      pureeMl: z.number().positive().max(20_000).optional(),
-      hotMl: z.number().positive().max(20_000).optional(),
+      pulseMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
+      pureeMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
+      hotMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
     })
     .optional(),
   /** Usable size inside: an oven's shelf, a sheet pan, a dryer's tray. */
-  widthMm: z.number().positive().max(3000).optional(),
-  depthMm: z.number().positive().max(3000).optional(),
+  widthMm: figure(z.number().positive().max(3000), { unit: 'mm' }).optional(),
+  depthMm: figure(z.number().positive().max(3000), { unit: 'mm' }).optional(),
   /** Ice on hand, or what an ice maker gives a day; water a freeze dryer can take. */
-  kg: z.number().positive().max(200).optional(),
+  kg: figure(z.number().positive().max(200), { unit: 'kg' }).optional(),
   note: z.string().max(200).optional(),
 });
 
@@ -120,19 +127,19 @@ export const containerSchema = z.object({
   name: z.string().min(1).max(80),
   shape: z.enum(['tub', 'bag', 'pan', 'jar', 'tray', 'mould', 'box']),
   /** To the brim or seal, before headspace; for a tray, one cell. */
-  brimMl: z.number().positive().max(30_000),
+  brimMl: figure(z.number().positive().max(30_000), { unit: 'ml' }),
   /** Already after headspace, from the reference. */
-  fillMl: z.number().positive().max(30_000),
+  fillMl: figure(z.number().positive().max(30_000), { unit: 'ml' }),
   /** Inner size: height, width at the mouth and at the foot; a bag's inner width and length lie flat. */
-  heightMm: z.number().positive().max(1000),
-  widthMm: z.number().positive().max(1000),
-  footMm: z.number().positive().max(1000),
-  depthMm: z.number().positive().max(1000),
+  heightMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
+  widthMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
+  footMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
+  depthMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
   cells: z.number().int().min(1).max(60).optional(),
-  tareG: z.number().min(0).max(5000).optional(),
+  tareG: figure(z.number().min(0).max(5000), { unit: 'g' }).optional(),
   owned: z.number().int().min(0).max(2000),
   oneUse: z.boolean(),
-  costCents: z.number().int().min(0).max(100_000).optional(),
+  costCents: figure(z.number().int().min(0).max(100_000), { times: 0.01 }).optional(),
   /** How it closes. */
   seal: z.enum(['lid', 'screw', 'zip', 'crimp', 'heat', 'none']).optional(),
   materialId: idSchema,
@@ -146,15 +153,15 @@ export const placeSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
   kind: z.enum(['freezer', 'chest', 'fridge', 'coolRoom', 'shelf']),
-  litres: z.number().positive().max(2000),
-  temperatureC: z.number().min(-60).max(40),
+  litres: figure(z.number().positive().max(2000), { unit: 'L' }),
+  temperatureC: figure(z.number().min(-60).max(40), { unit: '°C' }),
   /** Share of its litres that packs can really fill, as its owner found. */
-  usableShare: z.number().min(0.1).max(1).optional(),
+  usableShare: figure(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
   zones: z
-    .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: z.number().positive().max(2000) }))
+    .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: figure(z.number().positive().max(2000), { unit: 'L' }) }))
     .min(1)
     .max(20),
-  freezingKgPerDay: z.number().positive().max(200).optional(),
+  freezingKgPerDay: figure(z.number().positive().max(200), { unit: 'kg' }).optional(),
   /** Places where a tray lies level. */
   levelPlaces: z.number().int().min(0).max(40).optional(),
   /** How far its owner trusts it: age, door, history. */

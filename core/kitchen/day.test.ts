@@ -1,7 +1,19 @@
 import fc from 'fast-check';
 import { Temporal } from 'temporal-polyfill';
 import { describe, expect, it } from 'vitest';
-import { addDays, daysBetween, weekdayOf } from './day.ts';
+import {
+  addDays,
+  addMinutes,
+  addMonths,
+  clockOf,
+  clockPlus,
+  dayOf,
+  daysBetween,
+  instantAt,
+  minutesBetween,
+  monthsOld,
+  weekdayOf,
+} from './day.ts';
 
 const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'];
 
@@ -17,6 +29,33 @@ describe('counting days', () => {
         expect(daysBetween(from, there)).toBe(n);
         expect(addDays(there, -n)).toBe(from);
         expect(weekdays[Temporal.PlainDate.from(from).dayOfWeek - 1]).toBe(weekdayOf(from));
+      }),
+    );
+  });
+  it('adds months and counts them as the calendar does, also to the ends of months', () => {
+    fc.assert(
+      fc.property(day, fc.integer({ min: -400, max: 400 }), day, (from, months, other) => {
+        expect(addMonths(from, months)).toBe(Temporal.PlainDate.from(from).add({ months }).toString());
+        expect(monthsOld(from, other)).toBe(Temporal.PlainDate.from(from).until(other, { largestUnit: 'months' }).months + 0);
+        expect(monthsOld(from, addMonths(from, Math.abs(months)))).toBe(
+          Temporal.PlainDate.from(from).until(addMonths(from, Math.abs(months)), { largestUnit: 'months' }).months,
+        );
+      }),
+    );
+  });
+  it('turns moments into a zone’s day and clock and back, over summer time', () => {
+    const zones = ['Europe/London', 'Pacific/Auckland', 'America/St_Johns', 'Asia/Kathmandu', 'UTC'];
+    fc.assert(
+      fc.property(day, fc.integer({ min: 0, max: 1439 }), fc.constantFrom(...zones), (on, minute, zone) => {
+        const time = clockPlus('00:00', minute);
+        const there = Temporal.PlainDateTime.from(`${on}T${time}`).toZonedDateTime(zone, { disambiguation: 'compatible' });
+        const instant = instantAt(on, time, zone);
+        expect(instant).toBe(there.toInstant().toString({ smallestUnit: 'millisecond' }));
+        expect([dayOf(instant, zone), clockOf(instant, zone)]).toEqual([
+          there.toPlainDate().toString(),
+          there.toPlainTime().toString({ smallestUnit: 'minute' }),
+        ]);
+        expect(minutesBetween(instant, addMinutes(instant, minute))).toBe(minute);
       }),
     );
   });

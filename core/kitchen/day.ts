@@ -1,4 +1,8 @@
-import { Temporal } from 'temporal-polyfill';
+// function by function: the whole of it is twice the size
+import * as instants from 'temporal-polyfill/fns/Instant';
+import * as plainDateTimes from 'temporal-polyfill/fns/PlainDateTime';
+import * as zoned from 'temporal-polyfill/fns/ZonedDateTime';
+import * as calendars from 'temporal-polyfill/fns/Calendar';
 import type { Day, Instant } from '#core/contract';
 
 const weekdays = ['mon', 'tue', 'wed', 'thu', 'fri', 'sat', 'sun'] as const;
@@ -53,7 +57,13 @@ function dayAt(n: number): Day {
   return `${String(year + era * 400 + (month <= 2 ? 1 : 0)).padStart(4, '0')}-${two(month)}-${two(ofYear - Math.floor((153 * fromMarch + 2) / 5) + 1)}`;
 }
 
-const plain = (day: Day): Temporal.PlainDate => Temporal.PlainDate.from(day);
+/** A day's own number, month from 0, year and weekday from Monday. @throws RangeError for what is no day */
+const parts = (day: Day): { d: number; m: number; y: number; w: number } => ({
+  d: Number(day.slice(8)),
+  m: Number(day.slice(5, 7)) - 1,
+  y: Number(day.slice(0, 4)),
+  w: (((epochDay(day) + 3) % 7) + 7) % 7,
+});
 
 /** The day some days later (or earlier). @example addDays('2026-11-28', 4) // '2026-12-02' */
 export const addDays = (day: Day, n: number): Day => dayAt(epochDay(day) + n);
@@ -61,13 +71,24 @@ export const addDays = (day: Day, n: number): Day => dayAt(epochDay(day) + n);
  * The same day some months later, clamped to the month's end: 31 Aug + 6 months is the last of Feb.
  * @example addMonths('2026-08-31', 6) // '2027-02-28'
  */
-export const addMonths = (day: Day, months: number): Day => plain(day).add({ months }, { overflow: 'constrain' }).toString();
+export function addMonths(day: Day, months: number): Day {
+  const { d, m, y } = parts(day);
+  const first = `${String(y + Math.floor((m + months) / 12)).padStart(4, '0')}-${two(((((m + months) % 12) + 12) % 12) + 1)}-01`;
+  const next = epochDay(first) + 31;
+  const last = epochDay(`${dayAt(next).slice(0, 7)}-01`) - epochDay(first);
+  return addDays(first, Math.min(d, last) - 1);
+}
 /** Days from a to b; negative when b is earlier. @example daysBetween('2026-11-28', '2026-12-02') // 4 */
 export const daysBetween = (a: Day, b: Day): number => epochDay(b) - epochDay(a);
 /** A day's weekday. @example weekdayOf('2026-11-28') // 'sat' */
-export const weekdayOf = (day: Day): Weekday => weekdays[(((epochDay(day) + 3) % 7) + 7) % 7] ?? 'mon';
+export const weekdayOf = (day: Day): Weekday => weekdays[parts(day).w] ?? 'mon';
 /** Completed months from a birth day. @example monthsOld('2026-03-15', '2026-11-28') // 8 */
-export const monthsOld = (born: Day, on: Day): number => plain(born).until(plain(on), { largestUnit: 'months' }).months;
+export function monthsOld(born: Day, on: Day): number {
+  const [a, b] = [parts(born), parts(on)];
+  const months = (b.y - a.y) * 12 + b.m - a.m;
+  if (born <= on) return months - (b.d < a.d ? 1 : 0);
+  return Math.min(0, months + (b.d > a.d ? 1 : 0));
+}
 /** The later of two days. @example maxDay('2026-11-28', '2026-12-02') // '2026-12-02' */
 export const maxDay = (a: Day, b: Day): Day => (a > b ? a : b);
 /** The earlier of two days. @example minDay('2026-11-28', '2026-12-02') // '2026-11-28' */
@@ -77,12 +98,15 @@ export const daysFrom = (from: Day, count: number): Day[] => Array.from({ length
 /** The next day on or after `from` that is this weekday. @example nextWeekday('2026-11-24', 'sat') // '2026-11-28' */
 export const nextWeekday = (from: Day, weekday: Weekday): Day => daysFrom(from, 7).find((d) => weekdayOf(d) === weekday) ?? from;
 
+/** A moment as a zone's clocks show it: `2026-11-28T14:20:00`. */
+const local = (instant: Instant, zone: string): string =>
+  plainDateTimes.toString(zoned.toPlainDateTime(instants.toZonedDateTimeISO(instants.fromString(instant), zone)));
+const msOf = (instant: Instant): number => Number(instants.fromString(instant).epochMilliseconds);
+
 /** The calendar day of an instant in a zone. @example dayOf('2026-11-28T23:30:00.000Z', 'Pacific/Auckland') // '2026-11-29' */
-export const dayOf = (instant: Instant, zone: string): Day =>
-  Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
+export const dayOf = (instant: Instant, zone: string): Day => local(instant, zone).slice(0, 10);
 /** The clock time of an instant in a zone, `HH:MM`. @example clockOf('2026-07-04T17:30:00.000Z', 'Europe/London') // '18:30' */
-export const clockOf = (instant: Instant, zone: string): string =>
-  Temporal.Instant.from(instant).toZonedDateTimeISO(zone).toPlainTime().toString({ smallestUnit: 'minute' });
+export const clockOf = (instant: Instant, zone: string): string => local(instant, zone).slice(11, 16);
 /** Minutes since midnight of a clock time, `HH:MM`. @example minuteOfDay('18:30') // 1110 */
 export const minuteOfDay = (clock: string): number => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
 /** The clock time so many minutes later, round the clock. @example clockPlus('09:00', 95) // '10:35' */
@@ -95,25 +119,21 @@ export const clockPlus = (clock: string, minutes: number): string => {
  * @example instantAt('2026-07-04', '18:30', 'Europe/London') // '2026-07-04T17:30:00.000Z'
  */
 export const instantAt = (day: Day, time: string, zone: string): Instant =>
-  Temporal.PlainDateTime.from(`${day}T${time}`)
-    .toZonedDateTime(zone, { disambiguation: 'compatible' })
-    .toInstant()
-    .toString({ smallestUnit: 'millisecond' });
+  instants.toString(
+    zoned.toInstant(
+      plainDateTimes.toZonedDateTime(plainDateTimes.fromString(`${day}T${time}`, calendars.getBasic), zone, {
+        disambiguation: 'compatible',
+      }),
+    ),
+    { smallestUnit: 'millisecond' },
+  );
 /** An instant so many milliseconds later. @example addMs('2026-11-28T14:20:00.000Z', 1) // '2026-11-28T14:20:00.001Z' */
 export const addMs = (instant: Instant, milliseconds: number): Instant =>
-  Temporal.Instant.from(instant)
-    .add({ milliseconds: Math.round(milliseconds) })
-    .toString({ smallestUnit: 'millisecond' });
+  instants.toString(instants.addMilliseconds(instants.fromString(instant), Math.round(milliseconds)), { smallestUnit: 'millisecond' });
 /** The instant some minutes later, or earlier. @example addMinutes('2026-11-28T14:20:00.000Z', 90) // '2026-11-28T15:50:00.000Z' */
 export const addMinutes = (instant: Instant, minutes: number): Instant => addMs(instant, minutes * 60_000);
 /** Minutes from a to b, fractional. @example minutesBetween('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z') // 40 */
-export const minutesBetween = (a: Instant, b: Instant): number =>
-  (Temporal.Instant.from(b).epochMilliseconds - Temporal.Instant.from(a).epochMilliseconds) / 60_000;
-
-const parts = (day: Day): { d: number; m: number; y: number; w: number } => {
-  const p = plain(day);
-  return { d: p.day, m: p.month - 1, y: p.year, w: p.dayOfWeek - 1 };
-};
+export const minutesBetween = (a: Instant, b: Instant): number => (msOf(b) - msOf(a)) / 60_000;
 
 /** `24 Nov`: month in letters, always. @example sayDay('2026-11-28') // '28 Nov' */
 export const sayDay = (day: Day): string => `${parts(day).d}\u00A0${shortMonths[parts(day).m]}`;

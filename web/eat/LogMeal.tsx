@@ -1,13 +1,15 @@
 import { Box, Button, Group, Modal, NativeSelect, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
+import { z } from 'zod';
 import { eat } from '#core/commands';
-import type { Meal } from '#core/contract';
+import { daySchema, mealSchema, type Meal } from '#core/contract';
 import { addDays, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName } from '#core/session';
 import { type EatAnswer, type PackBrief } from '#core/queries';
 import { eatenPortions } from '#core/store';
 import { useCommands } from '../sync/commands.ts';
+import { useHalfMade } from '../form/useHalfMade.ts';
 import { useOnce } from '../ui/useOnce.ts';
 import { NotFor, Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -16,9 +18,16 @@ import { Note } from '../ui/Note.tsx';
 import { Rows } from '../ui/Rows.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
-type Rest = 'fridge' | 'freezer' | 'binned';
-
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
+
+/** Who ate how much of it, when, and where the rest goes. */
+const saidSchema = z.object({
+  day: daySchema,
+  meal: mealSchema,
+  eaten: z.record(z.string(), z.number()),
+  guests: z.number(),
+  rest: z.enum(['fridge', 'freezer', 'binned']),
+});
 
 function Form({
   data,
@@ -36,11 +45,24 @@ function Form({
 }) {
   const { log } = useCommands();
   const planned = packs[0]?.planned?.day;
-  const [day, setDay] = useState(asked ?? (planned !== undefined && planned < data.today ? planned : data.today));
-  const [meal, setMeal] = useState<Meal>('dinner');
-  const [eaten, setEaten] = useState<Record<string, number>>(() => Object.fromEntries(usualHelpings(packs, data.eaters, day)));
-  const [guests, setGuests] = useState(data.evenings.find((e) => e.day === day)?.guests ?? 0);
-  const [rest, setRest] = useState<Rest>(usualRest(packs[0]?.kind));
+  const [initial] = useState(() => {
+    const day = asked ?? (planned !== undefined && planned < data.today ? planned : data.today);
+    return {
+      day,
+      meal: 'dinner' as Meal,
+      eaten: Object.fromEntries(usualHelpings(packs, data.eaters, day)),
+      guests: data.evenings.find((e) => e.day === day)?.guests ?? 0,
+      rest: usualRest(packs[0]?.kind),
+    };
+  });
+  const [said, say, half] = useHalfMade({
+    key: `meal ${packs.map((p) => p.packId).join(' ')}`,
+    name: `Who ate ${packs[0]?.name ?? 'what'}`,
+    path: `/eat?log=${packs[0]?.packId ?? ''}`,
+    initial,
+    schema: saidSchema,
+  });
+  const { day, meal, eaten, guests, rest } = said;
   const { busy, once } = useOnce();
   const first = packs[0];
   if (!first) return null;
@@ -64,6 +86,7 @@ function Form({
         : [];
     });
     if (acts.length > 0) await log(acts, `${first.name}: ${sayPortions(total)} eaten`);
+    half?.drop();
     onClose();
   };
   return (
@@ -87,7 +110,7 @@ function Form({
       <Group mb={12}>
         <Group wrap="nowrap" component="label" gap={8}>
           Day{' '}
-          <NativeSelect value={day} onChange={(e) => setDay(e.currentTarget.value)}>
+          <NativeSelect value={day} onChange={(e) => say({ ...said, day: e.currentTarget.value })}>
             {[0, -1, -2, -3, -4, -5, -6]
               .map((n) => addDays(data.today, n))
               .map((d) => (
@@ -99,7 +122,7 @@ function Form({
         </Group>
         <Group gap={8} className="chips" role="group" aria-label="Meal">
           {meals.map((m) => (
-            <Button variant="chip" key={m} aria-pressed={m === meal} onClick={() => setMeal(m)}>
+            <Button variant="chip" key={m} aria-pressed={m === meal} onClick={() => say({ ...said, meal: m })}>
               {m}
             </Button>
           ))}
@@ -119,7 +142,7 @@ function Form({
                 value={eaten[e.id] ?? 0}
                 step={step}
                 say={sayPortions}
-                onChange={(n) => setEaten({ ...eaten, [e.id]: n })}
+                onChange={(n) => say({ ...said, eaten: { ...eaten, [e.id]: n } }, e.id)}
               />
             </Group>
           </Note>
@@ -127,7 +150,7 @@ function Form({
         <Note bg="var(--card)" style={{ justifyContent: 'space-between', border: '1.5px solid var(--rim-soft)' }}>
           <Group wrap="nowrap">
             <span>Guests</span>
-            <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={setGuests} />
+            <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={(n) => say({ ...said, guests: n }, 'guests')} />
           </Group>
         </Note>
       </Columns>
@@ -146,7 +169,7 @@ function Form({
               {stays === 1 ? 'stays' : 'stay'}: where?
             </Text>
             {(['fridge', 'freezer', 'binned'] as const).map((r) => (
-              <Button variant="chip" key={r} aria-pressed={rest === r} onClick={() => setRest(r)}>
+              <Button variant="chip" key={r} aria-pressed={rest === r} onClick={() => say({ ...said, rest: r })}>
                 {r === 'binned' ? 'binned' : `in the ${r}`}
               </Button>
             ))}

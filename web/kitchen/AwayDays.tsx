@@ -1,16 +1,16 @@
 import { Anchor, Button, FileButton, Group, Text } from '@mantine/core';
 import { useRef, useState } from 'react';
-import type { Presence } from '#core/contract';
+import type { Presence, Typed } from '#core/contract';
 import { countOf, daysBetween, sayDayYear } from '#core/kitchen';
 import type { CalendarAnswer } from '#core/queries';
 import { sayError, useReadCalendarMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
-import { Toggle } from './fields.tsx';
+import { Toggle } from '../form/fields.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Rows } from '../ui/Rows.tsx';
 import { DayField } from '../ui/DayField.tsx';
 
-type Away = Presence['away'];
+type Away = Typed<Presence>['away'];
 const whyNot: Readonly<Record<CalendarAnswer['leftOut'][number]['why'], string>> = {
   short: 'shorter than a day',
   past: 'over',
@@ -31,7 +31,7 @@ function FromFile({ read, onTake, onClose }: { read: CalendarAnswer; onTake: (aw
       <b>{countOf(read.entries.length, 'entry', 'entries')} of whole days</b>
       <Group gap={8} my={8} className="chips" style={{ maxHeight: 190, overflow: 'auto' }}>
         {read.entries.map((e) => (
-          <Toggle key={e.uid} on={!off.includes(e.uid)} onChange={(on) => setOff(on ? off.filter((u) => u !== e.uid) : [...off, e.uid])}>
+          <Toggle key={e.uid} value={!off.includes(e.uid)} onChange={(on) => setOff(on ? off.filter((u) => u !== e.uid) : [...off, e.uid])}>
             {e.label}, {span(e)}
           </Toggle>
         ))}
@@ -97,7 +97,7 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
           {shown
             .toSorted((x, y) => x.a.from.localeCompare(y.a.from))
             .map(({ a, i }) => (
-              <li key={`${a.from}${a.uid ?? i}`}>
+              <li key={`${a.from}${a.uid || i}`}>
                 <Text className="grow" span inherit>
                   {span(a)}{' '}
                   <Text span size="xs" c="dimmed">
@@ -125,7 +125,7 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
           size="sm"
           disabled={from === '' || bad !== ''}
           onClick={() => {
-            onChange([...away, { from, to: last }]);
+            onChange([...away, { from, to: last, label: '', uid: '' }]);
             setFrom('');
             setTo('');
           }}

@@ -1,20 +1,40 @@
-import { Anchor, Box, Group, Text } from '@mantine/core';
+import { Anchor, Group, Text } from '@mantine/core';
 import { useState } from 'react';
-import type { Container } from '#core/contract';
+import { containerSchema, typedOf, type Container } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
-import { useCommands } from '../sync/commands.ts';
-import { newId } from '../sync/device.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
-import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
+import { Field, FieldGroup, Pick, Toggle } from '../form/fields.tsx';
+import { FormSheet } from '../form/FormSheet.tsx';
+import { newId } from '../sync/device.ts';
 import { fromPreset } from './presets.ts';
+import { useDocumentForm } from './useDocumentForm.ts';
 
 /** What holds many small ones rather than one. */
-const celled = new Set<Container['shape']>(['tray', 'mould']);
+const celled = new Set(['tray', 'mould']);
 
 /** Shapes that food is heated in; bags and foil never are. */
-const mayGoIn = new Set<Container['shape']>(['tub', 'jar', 'box', 'pan']);
+const mayGoIn = new Set(['tub', 'jar', 'box', 'pan']);
 
-const materials: readonly (readonly [string, string])[] = [
+const shapes = [
+  ['tub', 'tub'],
+  ['bag', 'bag'],
+  ['pan', 'pan'],
+  ['jar', 'jar'],
+  ['tray', 'cube tray'],
+  ['mould', 'pop mould'],
+  ['box', 'lunchbox'],
+] as const;
+
+const seals = [
+  ['lid', 'a lid'],
+  ['screw', 'a screw lid'],
+  ['zip', 'a zip'],
+  ['crimp', 'a crimped edge'],
+  ['heat', 'a heat seal'],
+  ['none', 'nothing'],
+] as const;
+
+const materials = [
   ['m_pp', 'plastic tub'],
   ['m_pe_bag', 'freezer bag'],
   ['m_foil', 'foil'],
@@ -23,7 +43,13 @@ const materials: readonly (readonly [string, string])[] = [
   ['m_glass_boro', 'borosilicate glass'],
   ['m_ceramic', 'stoneware'],
   ['m_metal_pan', 'metal tin'],
-];
+] as const;
+
+const microwaves = [
+  ['unknown', 'not known'],
+  ['yes', 'yes, it is marked'],
+  ['no', 'no'],
+] as const;
 
 const heatWords = [
   ['freezer', 'in the freezer'],
@@ -31,6 +57,24 @@ const heatWords = [
   ['freezerToMicrowave', 'to the microwave'],
   ['freezerToHob', 'to the hob'],
 ] as const;
+
+const blank = (): Container => ({
+  id: newId(),
+  name: '',
+  shape: 'tub',
+  brimMl: 500,
+  fillMl: 430,
+  heightMm: 64,
+  widthMm: 108,
+  footMm: 92,
+  depthMm: 108,
+  cells: 14,
+  owned: 6,
+  oneUse: false,
+  seal: 'lid',
+  materialId: 'm_pp',
+  microwave: 'unknown',
+});
 
 /** What its material bears, by the table; the maker's word comes first. */
 function Bears({ row }: { row: ReferenceRow | undefined }) {
@@ -56,173 +100,72 @@ export function ContainerForm({
   materials: Readonly<Record<string, ReferenceRow>>;
   onClose: () => void;
 }) {
-  const { write } = useCommands();
-  const [was] = useState(container ?? null);
-  const [c, setC] = useState<Container>(
-    container ?? {
-      id: newId(),
-      name: '',
-      shape: 'tub',
-      brimMl: 500,
-      fillMl: 430,
-      heightMm: 64,
-      widthMm: 108,
-      footMm: 92,
-      depthMm: 108,
-      owned: 6,
-      oneUse: false,
-      materialId: 'm_pp',
-      microwave: 'unknown',
-    },
-  );
-  const [t, setT] = useState({
-    brim: String(c.brimMl),
-    fill: String(c.fillMl),
-    owned: String(c.owned),
-    tare: c.tareG === undefined ? '' : String(c.tareG),
-    w: String(c.widthMm),
-    h: String(c.heightMm),
-    cells: String(c.cells ?? 14),
-    cost: c.costCents === undefined ? '' : String(c.costCents / 100),
+  const { form, remove } = useDocumentForm({
+    table: 'container',
+    tab: 'containers',
+    schema: containerSchema,
+    stored: container,
+    blank,
+    together: (c) => (c.fillMl > c.brimMl ? { fillMl: 'at most to the brim: leave room for the ice' } : undefined),
+    finish: ({ cells, ...c }) => ({
+      ...c,
+      footMm: Math.min(c.footMm, c.widthMm),
+      ...(celled.has(c.shape) && cells !== undefined && { cells }),
+    }),
+    says: (c) => `${c.name}: ${c.owned}`,
+    goneSays: (name) => `${name} is gone`,
+    onClose,
   });
+  const { values, field, set } = form;
   const [reading, setReading] = useState(false);
-  const preset = (row: ReferenceRow): void => {
-    const next = { ...c, ...fromPreset(row), presetId: row.id };
-    setC(next);
-    setT({ ...t, brim: String(next.brimMl), fill: String(next.fillMl), w: String(next.widthMm), h: String(next.heightMm) });
-  };
-  const brim = numberOf(t.brim) ?? 0;
-  const fill = numberOf(t.fill) ?? 0;
-  const owned = numberOf(t.owned) ?? -1;
-  const problems = [
-    ...(c.name.trim() ? [] : ['Give it a name.']),
-    ...(brim > 0 ? [] : ['How much does it hold to the brim or seal?']),
-    ...(fill > 0 && fill <= brim ? [] : ['The fill lies above 0 and at most at the brim: leave room for the ice.']),
-    ...(owned >= 0 && Number.isInteger(owned) ? [] : ['How many are there? A whole number.']),
-    ...((numberOf(t.w) ?? 0) > 0 && (numberOf(t.h) ?? 0) > 0 ? [] : ['Give its inner width and height in mm.']),
-  ];
-  const save = (): void => {
-    const { tareG: _t, cells: _c, costCents: _m, ...rest } = c;
-    const cost = numberOf(t.cost);
-    const tare = numberOf(t.tare);
-    const data: Container = {
-      ...rest,
-      name: c.name.trim(),
-      brimMl: brim,
-      fillMl: fill,
-      owned,
-      widthMm: numberOf(t.w) ?? c.widthMm,
-      heightMm: numberOf(t.h) ?? c.heightMm,
-      footMm: Math.min(c.footMm, numberOf(t.w) ?? c.footMm),
-      ...(tare !== undefined && tare >= 0 && { tareG: tare }),
-      ...(cost !== undefined && cost >= 0 && { costCents: Math.round(cost * 100) }),
-      ...(celled.has(c.shape) && { cells: Math.max(1, Math.round(numberOf(t.cells) ?? 14)) }),
-    };
-    void write([{ table: 'container', id: data.id, data, was }], `${data.name}: ${data.owned}`);
-    onClose();
-  };
+  const cells = celled.has(values.shape);
   return (
-    <Sheet
-      title={container ? container.name : 'A container'}
-      problems={problems}
-      onSave={save}
-      onClose={onClose}
-      onRemove={
-        container &&
-        (() => {
-          void write([{ table: 'container', id: c.id, data: null, was }], `${c.name} is gone`);
-          onClose();
-        })
-      }
-    >
+    <FormSheet form={form} title={container?.name ?? 'A container'} onClose={onClose} onRemove={remove}>
       {!container && (
-        <div>
-          <Text fz={15} fw={600} mb={3}>
-            Common ones
-          </Text>
-          <Group gap={8} className="chips" style={{ maxHeight: 150, overflow: 'auto' }}>
+        <FieldGroup label="Common ones">
+          <Group gap={8} className="chips" mah={150} style={{ overflow: 'auto' }}>
             {presets.map((p) => (
-              <Toggle key={p.id} on={c.presetId === p.id} onChange={() => preset(p)}>
+              <Toggle
+                key={p.id}
+                value={values.presetId === p.id}
+                onChange={() => {
+                  const { id: _id, owned: _owned, ...typed } = typedOf(containerSchema, { ...blank(), ...fromPreset(p), presetId: p.id });
+                  set(typed);
+                }}
+              >
                 {fromPreset(p).name ?? p.id}
               </Toggle>
             ))}
           </Group>
-        </div>
+        </FieldGroup>
       )}
       <Group align="flex-start">
-        <Field label="Name" value={c.name} onChange={(name) => setC({ ...c, name })} />
-        <Field label="How many" type="number" width={100} value={t.owned} onChange={(v) => setT({ ...t, owned: v })} />
+        <Field label="Name" {...field('name')} />
+        <Field label="How many" width={100} {...field('owned')} />
       </Group>
       <Group align="flex-start">
-        <Field
-          label={celled.has(c.shape) ? 'One cell to the brim' : 'To the brim or seal'}
-          unit="ml"
-          type="number"
-          width={150}
-          value={t.brim}
-          onChange={(v) => setT({ ...t, brim: v })}
-        />
-        <Field label="Fill to" unit="ml" type="number" width={110} value={t.fill} onChange={(v) => setT({ ...t, fill: v })} />
-        <Field label="Inner width" unit="mm" type="number" width={120} value={t.w} onChange={(v) => setT({ ...t, w: v })} />
-        <Field label="Inner height" unit="mm" type="number" width={120} value={t.h} onChange={(v) => setT({ ...t, h: v })} />
-        <Field label="Empty weight" unit="g" type="number" width={120} value={t.tare} onChange={(v) => setT({ ...t, tare: v })} />
-        <Field label="One costs" type="number" width={100} value={t.cost} onChange={(v) => setT({ ...t, cost: v })} />
-        {celled.has(c.shape) && <Field label="Cells" type="number" width={90} value={t.cells} onChange={(v) => setT({ ...t, cells: v })} />}
+        <Field label={cells ? 'One cell to the brim' : 'To the brim or seal'} width={150} {...field('brimMl')} />
+        <Field label="Fill to" width={110} {...field('fillMl')} />
+        <Field label="Inner width" width={120} {...field('widthMm')} />
+        <Field label="Inner height" width={120} {...field('heightMm')} />
+        <Field label="Empty weight" width={120} {...field('tareG')} />
+        <Field label="One costs" width={100} {...field('costCents')} />
+        {cells && <Field label="Cells" width={90} {...field('cells')} />}
       </Group>
       <div>
         <Anchor component="button" type="button" aria-expanded={reading} onClick={() => setReading(!reading)}>
           weigh an empty one
         </Anchor>
-        {reading && <ScaleReader onTake={(g) => setT({ ...t, tare: String(g) })} takes="That is its weight" />}
+        {reading && <ScaleReader onTake={(g) => set({ tareG: String(g) })} takes="That is its weight" />}
       </div>
-      <Bears row={bears[c.materialId]} />
-      <Group>
-        <Pick
-          label="Shape"
-          value={c.shape}
-          options={[
-            ['tub', 'tub'],
-            ['bag', 'bag'],
-            ['pan', 'pan'],
-            ['jar', 'jar'],
-            ['tray', 'cube tray'],
-            ['mould', 'pop mould'],
-            ['box', 'lunchbox'],
-          ]}
-          onChange={(shape) => setC({ ...c, shape })}
-        />
-        <Pick
-          label="Closes with"
-          value={c.seal ?? 'lid'}
-          options={[
-            ['lid', 'a lid'],
-            ['screw', 'a screw lid'],
-            ['zip', 'a zip'],
-            ['crimp', 'a crimped edge'],
-            ['heat', 'a heat seal'],
-            ['none', 'nothing'],
-          ]}
-          onChange={(seal) => setC({ ...c, seal })}
-        />
-        <Pick label="Material" value={c.materialId} options={materials} onChange={(materialId) => setC({ ...c, materialId })} />
-        {mayGoIn.has(c.shape) && (
-          <Pick
-            label="Into a microwave"
-            value={c.microwave}
-            options={[
-              ['unknown', 'not known'],
-              ['yes', 'yes, it is marked'],
-              ['no', 'no'],
-            ]}
-            onChange={(microwave) => setC({ ...c, microwave })}
-          />
-        )}
-        <Box style={{ alignSelf: 'flex-end' }}>
-          <Toggle on={c.oneUse} onChange={(oneUse) => setC({ ...c, oneUse })}>
-            used once
-          </Toggle>
-        </Box>
+      <Bears row={bears[values.materialId]} />
+      <Group align="flex-end">
+        <Pick label="Shape" options={shapes} {...field('shape')} />
+        <Pick label="Closes with" options={seals} {...field('seal')} />
+        <Pick label="Material" options={materials} {...field('materialId')} />
+        {mayGoIn.has(values.shape) && <Pick label="Into a microwave" options={microwaves} {...field('microwave')} />}
+        <Toggle {...field('oneUse')}>used once</Toggle>
       </Group>
-    </Sheet>
+    </FormSheet>
   );
 }

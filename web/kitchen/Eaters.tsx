@@ -1,18 +1,19 @@
 import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
-import { useState } from 'react';
 import type { Eater } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
 import { Empty } from '../ui/ui.tsx';
 import { EaterForm } from './EaterForm.tsx';
 import { Weeks } from './Weeks.tsx';
+import { useOpened } from '../form/useOpened.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
 const sayRota = (e: Eater): string => (e.presence.rota ? `${e.presence.rota.daysOn} days away, ${e.presence.rota.daysOff} home` : '');
 
 export function Eaters({ data }: { data: KitchenAnswer }) {
-  const [editing, setEditing] = useState<Eater | 'new'>();
+  const editing = useOpened();
+  const open = data.eaters.find((e) => e.id === editing.id);
   const plates = data.weeks.quarters.reduce((s, q) => s + q, 0) / 4;
   const baby = data.weeks.babyMeals.reduce((s, q) => s + q, 0);
   const must = data.eaters.filter((e) => e.allergens.length > 0 || e.needs.length > 0 || e.stage === 'baby');
@@ -23,7 +24,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           title="Who eats here?"
           text="Dinners left, portions to cook and the baby’s days of supply are all counted from who is at the table."
         >
-          <Button onClick={() => setEditing('new')}>Add the first</Button>
+          <Button onClick={() => editing.open('new')}>Add the first</Button>
         </Empty>
       ) : (
         <Stack>
@@ -88,11 +89,11 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
               <h2>Change</h2>
               <Group gap={8} className="chips">
                 {data.eaters.map((e) => (
-                  <Button variant="chip" key={e.id} onClick={() => setEditing(e)}>
+                  <Button variant="chip" key={e.id} onClick={() => editing.open(e.id)}>
                     {e.name}
                   </Button>
                 ))}
-                <Button variant="chip" className="on" onClick={() => setEditing('new')}>
+                <Button variant="chip" className="on" onClick={() => editing.open('new')}>
                   Add somebody
                 </Button>
               </Group>
@@ -109,7 +110,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           </Columns>
         </Stack>
       )}
-      {editing && <EaterForm eater={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
+      {(open ?? editing.id === 'new') && <EaterForm key={editing.id} eater={open} onClose={editing.close} />}
     </>
   );
 }

@@ -1,13 +1,17 @@
 import { Anchor, Badge, Box, Card, Group, NativeSelect, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { z } from 'zod';
 import { referenceTables, type ReferenceTable } from '#core/contract';
 import { capital, countOf, type ReferenceRow } from '#core/kitchen';
 import { sources } from '#core/kitchen/data';
 import { useReferenceQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Waiting, Why } from '../ui/ui.tsx';
-import { Field, Sheet } from './fields.tsx';
+import { Field } from '../form/fields.tsx';
+import { FormSheet } from '../form/FormSheet.tsx';
+import { useContractForm } from '../form/useContractForm.ts';
+import { useOpened } from '../form/useOpened.ts';
 import { Note } from '../ui/Note.tsx';
 
 const tableNames: Readonly<Record<Exclude<ReferenceTable, 'ingredient'>, string>> = {
@@ -67,14 +71,30 @@ function columnsOf(rows: readonly { row: ReferenceRow }[]): string[] {
   return [...seen].filter((c) => !skipped.has(c));
 }
 
-/** What was typed, as the kind of value that stood there: a number, a range, or words. */
-function valueOf(text: string, before: unknown): unknown {
-  const t = text.trim();
-  const range = /^(\d+(?:[.,]\d+)?)\s*-\s*(\d+(?:[.,]\d+)?)$/.exec(t);
-  if (typeof before === 'object' && range) return { low: Number(range[1]?.replace(',', '.')), high: Number(range[2]?.replace(',', '.')) };
-  const n = Number(t.replace(',', '.'));
-  return typeof before === 'number' && t !== '' && Number.isFinite(n) ? n : t;
-}
+const isRange = (value: unknown): value is object => typeof value === 'object' && value !== null;
+
+/** A row as a form edits it: numbers stay numbers, ranges and words are typed as words. */
+const formOf = (columns: readonly string[], row: ReferenceRow) =>
+  z.object(
+    Object.fromEntries(
+      columns.map((c) => [
+        c,
+        typeof row[c] === 'number'
+          ? z.number().optional()
+          : isRange(row[c])
+            ? z
+                .string()
+                .regex(/^\d+(?:[.,]\d+)?\s*-\s*\d+(?:[.,]\d+)?$/, 'two figures such as 3-4')
+                .optional()
+            : z.string().max(800).optional(),
+      ]),
+    ),
+  );
+
+const rangeOf = (text: string): { low: number; high: number } => {
+  const [low = 0, high = 0] = text.split('-').map((x) => Number(x.replace(',', '.')));
+  return { low, high };
+};
 
 function RowForm({
   table,
@@ -90,58 +110,46 @@ function RowForm({
   onClose: () => void;
 }) {
   const { write } = useCommands();
-  const [typed, setTyped] = useState<Record<string, string>>(() =>
-    Object.fromEntries(columns.map((c) => [c, row[c] === undefined ? '' : said(row[c])])),
-  );
   const id = `${table}:${row.id}`;
-  const numbers = columns.filter(
-    (c) => typeof row[c] === 'number' && typed[c]?.trim() !== '' && !Number.isFinite(Number(typed[c]?.replace(',', '.'))),
-  );
+  const put = (next: Record<string, unknown> | null, says: string): void => {
+    const data = next && { id, table, row: { ...next, id: row.id, source: row.source, conf: row.conf } };
+    void write([{ table: 'reference', id, data, was: null }], says);
+    form.drop();
+    onClose();
+  };
+  const [schema] = useState(() => formOf(columns, row));
+  const form = useContractForm({
+    schema,
+    was: null,
+    blank: Object.fromEntries(columns.flatMap((c) => (row[c] === undefined ? [] : [[c, isRange(row[c]) ? said(row[c]) : row[c]]]))),
+    draftKey: `figure ${id}`,
+    name: () => `A figure: ${said(row[columns[0] ?? 'id'] ?? row.id)}`,
+    path: `/kitchen?tab=figures&t=${table}&edit=${encodeURIComponent(row.id)}`,
+    onKeep: (value) =>
+      put(
+        Object.fromEntries(Object.entries(value).map(([c, v]) => [c, isRange(row[c]) ? rangeOf(String(v)) : v])),
+        'Your own figure is kept; what ships stays beside it',
+      ),
+  });
   return (
-    <Sheet
-      title={String(row[columns[0] ?? 'id'] ?? row.id)}
-      problems={numbers.map((c) => `${headOf(c)} is a number here.`)}
-      onClose={onClose}
-      onSave={() => {
-        const values = Object.fromEntries(columns.flatMap((c) => (typed[c]?.trim() ? [[c, valueOf(typed[c], row[c])]] : [])));
-        const next = { ...values, id: row.id, source: row.source, conf: row.conf };
-        void write(
-          [{ table: 'reference', id, data: { id, table, row: next }, was: null }],
-          'Your own figure is kept; what ships stays beside it',
-        );
-        onClose();
-      }}
-    >
+    <FormSheet form={form} title={String(row[columns[0] ?? 'id'] ?? row.id)} onClose={onClose}>
       {state === 'edited' && (
         <Note>
           Changed here.{' '}
-          <Anchor
-            component="button"
-            type="button"
-            onClick={() => {
-              void write([{ table: 'reference', id, data: null, was: null }], 'As it was shipped');
-              onClose();
-            }}
-          >
+          <Anchor component="button" type="button" onClick={() => put(null, 'As it was shipped')}>
             Set back to what ships
           </Anchor>
         </Note>
       )}
       <Group align="flex-start">
         {columns.map((c) => (
-          <Field
-            key={c}
-            label={headOf(c)}
-            width={(typed[c]?.length ?? 0) > 24 ? 560 : 170}
-            value={typed[c] ?? ''}
-            onChange={(v) => setTyped({ ...typed, [c]: v })}
-          />
+          <Field key={c} label={headOf(c)} width={(form.values[c] ?? '').length > 24 ? 560 : 170} {...form.field(c)} />
         ))}
       </Group>
       <Text size="xs" c="dimmed">
         Shipped from {row.source}. A safety figure is the body’s own: change it only to what your local rules say.
       </Text>
-    </Sheet>
+    </FormSheet>
   );
 }
 
@@ -151,7 +159,7 @@ const mostColumns = 6;
 export function Figures() {
   const [params, setParams] = useSearchParams();
   const [q, setQ] = useState('');
-  const [editing, setEditing] = useState<string>();
+  const editing = useOpened();
   const asked = params.get('t');
   const table = (referenceTables.find((t) => t === asked && t !== 'ingredient') ?? 'blanch') as keyof typeof tableNames;
   const { data, error, refetch, isFetching } = useReferenceQuery(table);
@@ -165,7 +173,7 @@ export function Figures() {
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const columns = columnsOf(data.rows);
   const shown = columns.slice(0, mostColumns);
-  const open = data.rows.find((r) => r.row.id === editing);
+  const open = data.rows.find((r) => r.row.id === editing.id);
   return (
     <Card aria-label="Figures">
       <Group gap={10}>
@@ -227,7 +235,7 @@ export function Figures() {
                     component="button"
                     size="xs"
                     type="button"
-                    onClick={() => setEditing(row.id)}
+                    onClick={() => editing.open(row.id)}
                     aria-label={`Change ${said(row[shown[0] ?? 'id'] ?? row.id)}`}
                   >
                     change
@@ -248,14 +256,7 @@ export function Figures() {
         </Why>
       </Text>
       {open && (
-        <RowForm
-          key={open.row.id + open.state}
-          table={table}
-          row={open.row}
-          columns={columns}
-          state={open.state}
-          onClose={() => setEditing(undefined)}
-        />
+        <RowForm key={open.row.id + open.state} table={table} row={open.row} columns={columns} state={open.state} onClose={editing.close} />
       )}
     </Card>
   );

@@ -1,5 +1,4 @@
 import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text } from '@mantine/core';
-import { useState } from 'react';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
 import type { KitchenAnswer } from '#core/queries';
@@ -8,6 +7,7 @@ import { GearForm } from './GearForm.tsx';
 import { gearKinds, kindOf, type GearKind } from './gearKinds.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
+import { useOpened } from '../form/useOpened.ts';
 import { Columns } from '../ui/Columns.tsx';
 
 const heat: readonly { kind: Equipment['kind']; name: string; count: number; of: string }[] = [
@@ -143,7 +143,12 @@ function GearRows({
 export function Gear({ data }: { data: KitchenAnswer }) {
   const measures = useMeasures();
   const { write } = useCommands();
-  const [editing, setEditing] = useState<Equipment | Equipment['kind']>();
+  const editing = useOpened();
+  const open = data.equipment.find((e) => e.id === editing.id);
+  /** A new one is named by its kind in the address. */
+  const added = gearKinds.find((k) => editing.id === `new-${k.kind}`)?.kind;
+  const change = (e: Equipment): void => editing.open(e.id);
+  const add = (kind: Equipment['kind']): void => editing.open(`new-${kind}`);
   const drawn = (group: GearKind['group']): Equipment[] => data.equipment.filter((e) => e.count > 0 && kindOf(e.kind).group === group);
   const vessels = drawn('vessel');
   const bowls = drawn('bowl');
@@ -162,10 +167,10 @@ export function Gear({ data }: { data: KitchenAnswer }) {
               No pots yet. Add the ones you cook big batches in.
             </Text>
           ) : (
-            <Shelf list={vessels} onEdit={setEditing} />
+            <Shelf list={vessels} onEdit={change} />
           )}
           <Box mt={14}>
-            <Button variant="outline" onClick={() => setEditing('pot')}>
+            <Button variant="outline" onClick={() => add('pot')}>
               Add a pot
             </Button>
           </Box>
@@ -177,11 +182,11 @@ export function Gear({ data }: { data: KitchenAnswer }) {
               Nothing yet. Bowl loads are worked out once a blender or processor is here.
             </Text>
           ) : (
-            <Shelf list={bowls} onEdit={setEditing} />
+            <Shelf list={bowls} onEdit={change} />
           )}
           <Group mt={14}>
             {(['processor', 'blender', 'steamer'] as const).map((k) => (
-              <Button variant="outline" key={k} onClick={() => setEditing(k)}>
+              <Button variant="outline" key={k} onClick={() => add(k)}>
                 Add a {kindOf(k).name.toLowerCase()}
               </Button>
             ))}
@@ -225,7 +230,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
                     </Text>
                   </Box>
                   {on && mine && (
-                    <Anchor component="button" size="xs" type="button" onClick={() => setEditing(mine)} aria-label={`Change ${x.name}`}>
+                    <Anchor component="button" size="xs" type="button" onClick={() => change(mine)} aria-label={`Change ${x.name}`}>
                       change
                     </Anchor>
                   )}
@@ -236,19 +241,14 @@ export function Gear({ data }: { data: KitchenAnswer }) {
         </Card>
         <Card aria-label="Trays">
           <h2>Trays and dryers</h2>
-          <GearRows kinds={gearKinds.filter((k) => k.group === 'tray')} data={data} onEdit={setEditing} onAdd={setEditing} />
+          <GearRows kinds={gearKinds.filter((k) => k.group === 'tray')} data={data} onEdit={change} onAdd={add} />
         </Card>
         <Card aria-label="Also here">
           <h2>Also here</h2>
-          <GearRows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={setEditing} onAdd={setEditing} />
+          <GearRows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={change} onAdd={add} />
         </Card>
       </Stack>
-      {editing !== undefined &&
-        (typeof editing === 'string' ? (
-          <GearForm gear={undefined} kind={editing} onClose={() => setEditing(undefined)} />
-        ) : (
-          <GearForm gear={editing} onClose={() => setEditing(undefined)} />
-        ))}
+      {(open ?? added) && <GearForm key={editing.id} gear={open} {...(added && { kind: added })} onClose={editing.close} />}
     </Columns>
   );
 }

@@ -1,52 +1,53 @@
 import { Anchor, Group, Text } from '@mantine/core';
-import { useState } from 'react';
-import type { Equipment } from '#core/contract';
+import { equipmentSchema, readForm, type Equipment } from '#core/contract';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
-import { useCommands } from '../sync/commands.ts';
+import { Field, numberOf, Pick, Toggle } from '../form/fields.tsx';
+import { FormSheet } from '../form/FormSheet.tsx';
 import { newId } from '../sync/device.ts';
-import { Field, numberOf, Pick, Sheet, Toggle } from './fields.tsx';
-import { fieldLabels, gearKinds, kindOf, type FieldKey } from './gearKinds.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
+import { fieldLabels, gearKinds, kindOf } from './gearKinds.ts';
+import { useDocumentForm } from './useDocumentForm.ts';
 
-const text = (n: number | undefined, by = 1): string => (n === undefined ? '' : String(Number((n * by).toFixed(2))));
-
-const typedFrom = (e: Equipment | undefined): Record<FieldKey, string> => ({
-  count: text(e?.count ?? 1),
-  litres: text(e?.litres),
-  diameter: text(e?.diameterMm),
-  height: text(e?.heightMm),
-  tare: text(e?.tareG),
-  watts: text(e?.watts),
-  width: text(e?.widthMm),
-  depth: text(e?.depthMm),
-  kg: text(e?.kg),
-  fillShare: text(e?.fillShare, 100),
-  pulse: text(e?.marks?.pulseMl),
-  puree: text(e?.marks?.pureeMl),
-  hot: text(e?.marks?.hotMl),
-});
+const heats = [
+  ['', 'not said'],
+  ['gas', 'gas'],
+  ['ceramic', 'ceramic or plates'],
+  ['induction', 'induction'],
+] as const;
 
 /** Litres from a ruler: a round pot is a cylinder. */
-function measuredLitres(t: Record<FieldKey, string>): number | undefined {
-  const d = numberOf(t.diameter);
-  const h = numberOf(t.height);
-  const ml = d && h ? brimMlOf({ diameterMm: d, heightMm: h }) : undefined;
+function measuredLitres(diameterMm: number | undefined, heightMm: number | undefined): number | undefined {
+  const ml = diameterMm && heightMm ? brimMlOf({ diameterMm, heightMm }) : undefined;
   return ml === undefined ? undefined : Math.round(ml / 100) / 10;
 }
 
 /** What it may be filled to, as the figures stand now. */
-function fillText(kind: Equipment['kind'], e: Equipment, { sayVolume }: Measures): string | undefined {
-  if (kind === 'pot') {
+function fillText(e: Equipment, { sayVolume }: Measures): string | undefined {
+  if (e.kind === 'pot') {
     const u = potUsable(e);
     return u && `Filled to ${sayVolume(Math.round(u.ml / 50) * 50)} at most when stirred.`;
   }
-  if (kind === 'processor' || kind === 'blender') {
+  if (e.kind === 'processor' || e.kind === 'blender') {
     const [puree, hot] = [bowlUsable(e, 'puree'), bowlUsable(e, 'hot')];
     return puree && hot
       ? `Purees ${sayVolume(Math.round(puree.ml / 10) * 10)} cold, ${sayVolume(Math.round(hot.ml / 10) * 10)} hot with the vent open.`
       : undefined;
   }
   return undefined;
+}
+
+/** What is asked of its kind alone: a pot that was an oven has no fan any more. */
+function ofItsKind(e: Equipment): Equipment {
+  const asked = new Set<string>(kindOf(e.kind).fields);
+  const { heat, fan, marks: _marks, ...rest } = e;
+  const marks = Object.fromEntries(Object.entries(e.marks ?? {}).filter(([k]) => asked.has(`marks.${k}`)));
+  const figures = Object.entries(rest).filter(([k]) => !(k in fieldLabels) || asked.has(k) || k === 'count');
+  return {
+    ...(Object.fromEntries(figures) as unknown as typeof rest),
+    ...(Object.keys(marks).length > 0 && { marks }),
+    ...(e.kind === 'hob' && heat && { heat }),
+    ...(e.kind === 'oven' && fan && { fan }),
+  };
 }
 
 /** A pot, bowl, oven or whatever else the work needs, with what the arithmetic asks of its kind. */
@@ -60,125 +61,60 @@ export function GearForm({
   onClose: () => void;
 }) {
   const measures = useMeasures();
-  const { write } = useCommands();
-  const [was] = useState(gear ?? null);
-  const [kind, setKind] = useState<Equipment['kind']>(gear?.kind ?? first);
-  const [name, setName] = useState(gear?.name ?? '');
-  const [heat, setHeat] = useState<NonNullable<Equipment['heat']> | 'unknown'>(gear?.heat ?? 'unknown');
-  const [fan, setFan] = useState(gear?.fan ?? false);
-  const [id] = useState(() => gear?.id ?? newId());
-  const [t, setT] = useState(() => typedFrom(gear));
+  const { form, remove } = useDocumentForm({
+    table: 'equipment',
+    tab: 'gear',
+    fresh: `new-${first}`,
+    schema: equipmentSchema,
+    stored: gear,
+    blank: () => ({ id: newId(), name: kindOf(first).name, kind: first, count: 1 }),
+    together: (e) => {
+      const ruler = measuredLitres(e.diameterMm, e.heightMm);
+      return ruler !== undefined && e.litres !== undefined && (e.litres > ruler * 1.25 || e.litres < ruler * 0.75)
+        ? { litres: `${e.litres} L and a cylinder of ${ruler} L do not agree: check the litres or the two lengths` }
+        : undefined;
+    },
+    finish: ofItsKind,
+    says: (e) => `${e.name} is noted`,
+    goneSays: (name) => `${name} is gone`,
+    onClose,
+  });
+  const { values, field, set } = form;
+  const kind = gearKinds.find((k) => k.kind === values.kind)?.kind ?? first;
   const k = kindOf(kind);
-  const bad = k.fields.filter((f) => t[f].trim() !== '' && !((numberOf(t[f]) ?? -1) > (f === 'count' ? -1 : 0)));
-  const share = numberOf(t.fillShare);
-  const num = (f: FieldKey): number | undefined => (k.fields.includes(f) ? numberOf(t[f]) : undefined);
-  const made = (): Equipment => {
-    const marks = { pulseMl: num('pulse'), pureeMl: num('puree'), hotMl: num('hot') };
-    const set = Object.fromEntries(Object.entries(marks).filter(([, v]) => v !== undefined));
-    return {
-      id,
-      name: name.trim() || k.name,
-      kind,
-      count: Math.round(num('count') ?? gear?.count ?? 1),
-      ...Object.fromEntries(
-        (
-          [
-            ['litres', num('litres')],
-            ['diameterMm', num('diameter')],
-            ['heightMm', num('height')],
-            ['tareG', num('tare')],
-            ['watts', num('watts')],
-            ['widthMm', num('width')],
-            ['depthMm', num('depth')],
-            ['kg', num('kg')],
-          ] as const
-        ).filter(([, v]) => v !== undefined && v > 0),
-      ),
-      ...(share !== undefined && k.fields.includes('fillShare') && { fillShare: share / 100 }),
-      ...(Object.keys(set).length > 0 && { marks: set }),
-      ...(kind === 'hob' && heat !== 'unknown' && { heat }),
-      ...(kind === 'oven' && fan && { fan }),
-      ...(gear?.note && { note: gear.note }),
-    };
-  };
-  const ruler = measuredLitres(t);
-  const litres = numberOf(t.litres);
-  const problems = [
-    ...bad.map((f) => `${fieldLabels[f].label}: a figure above 0, or leave it empty.`),
-    ...(share !== undefined && (share < 10 || share > 100) ? ['The own limit lies between 10 and 100 % of the brim.'] : []),
-    ...(ruler !== undefined && litres !== undefined && k.fields.includes('diameter') && (litres > ruler * 1.25 || litres < ruler * 0.75)
-      ? [`${litres} L and a cylinder of ${ruler} L do not agree: check the litres or the two lengths.`]
-      : []),
-  ];
-  const says = bad.length === 0 ? fillText(kind, made(), measures) : undefined;
+  const ruler = measuredLitres(numberOf(values.diameterMm), numberOf(values.heightMm));
+  const now = readForm(equipmentSchema, values);
+  const says = now.ok ? fillText(ofItsKind(now.value), measures) : undefined;
   return (
-    <Sheet
-      title={gear ? gear.name : `Add: ${k.name.toLowerCase()}`}
-      problems={problems}
-      onClose={onClose}
-      onSave={() => {
-        const e = made();
-        void write([{ table: 'equipment', id: e.id, data: e, was }], `${e.name} is noted`);
-        onClose();
-      }}
-      onRemove={
-        gear &&
-        (() => {
-          void write([{ table: 'equipment', id: gear.id, data: null, was }], `${gear.name} is gone`);
-          onClose();
-        })
-      }
-    >
+    <FormSheet form={form} title={gear?.name ?? `Add: ${k.name.toLowerCase()}`} onClose={onClose} onRemove={remove}>
       <Group align="flex-start">
         {!gear && (
           <Pick
             label="What is it"
             value={kind}
             options={gearKinds.map((g) => [g.kind, g.name.toLowerCase()] as const)}
-            onChange={setKind}
+            onChange={(to) => set({ kind: to, ...(values.name === k.name && { name: kindOf(to).name }) })}
           />
         )}
-        <Field label="Name" value={name} onChange={setName} />
-        {kind === 'hob' && (
-          <Pick
-            label="Heats by"
-            value={heat}
-            options={[
-              ['unknown', 'not said'],
-              ['gas', 'gas'],
-              ['ceramic', 'ceramic or plates'],
-              ['induction', 'induction'],
-            ]}
-            onChange={setHeat}
-          />
-        )}
+        <Field label="Name" {...field('name')} />
+        {kind === 'hob' && <Pick label="Heats by" options={heats} {...field('heat')} />}
       </Group>
       <Group align="flex-start">
-        {k.fields.map((f) => {
-          const l = fieldLabels[f];
-          return (
-            <Field
-              key={f}
-              label={f === 'count' ? k.count : f === 'watts' && kind === 'hob' ? 'Power, one burner' : l.label}
-              {...(l.unit && { unit: l.unit })}
-              type="number"
-              width={l.width}
-              value={t[f]}
-              onChange={(v) => setT({ ...t, [f]: v })}
-            />
-          );
-        })}
+        {k.fields.map((f) => (
+          <Field
+            key={f}
+            label={f === 'count' ? k.count : f === 'watts' && kind === 'hob' ? 'Power, one burner' : fieldLabels[f].label}
+            width={fieldLabels[f].width}
+            {...field(f)}
+          />
+        ))}
       </Group>
-      {litres === undefined && ruler !== undefined && k.fields.includes('litres') && (
-        <Anchor component="button" type="button" onClick={() => setT({ ...t, litres: String(ruler) })}>
+      {values.litres.trim() === '' && ruler !== undefined && k.fields.includes('litres') && (
+        <Anchor component="button" type="button" onClick={() => set({ litres: String(ruler) })}>
           {ruler} L by the ruler: use that
         </Anchor>
       )}
-      {kind === 'oven' && (
-        <Toggle on={fan} onChange={setFan}>
-          baked with its fan: labels say 20 °C less
-        </Toggle>
-      )}
+      {kind === 'oven' && <Toggle {...field('fan')}>baked with its fan: labels say 20 °C less</Toggle>}
       {kind === 'microwave' && (
         <Text size="xs" c="dimmed">
           Its watts stand on the door frame or in its booklet. Without them 700 W are taken.
@@ -189,6 +125,6 @@ export function GearForm({
           {says}
         </Text>
       )}
-    </Sheet>
+    </FormSheet>
   );
 }

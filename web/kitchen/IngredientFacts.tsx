@@ -1,28 +1,48 @@
-import { Anchor, Box, Button, Group, Text } from '@mantine/core';
+import { Anchor, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
+import { z } from 'zod';
 import { trim } from '#core/commands';
-import type { IngredientRow, Price } from '#core/contract';
+import { figure, priceSchema, type IngredientRow, type Price } from '#core/contract';
 import { capital, sayMoney } from '#core/kitchen';
 import type { LarderAnswer } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
-import { Why } from '../ui/ui.tsx';
-import { Field, numberOf, Pick } from './fields.tsx';
+import { Section, Why } from '../ui/ui.tsx';
+import { useContractForm } from '../form/useContractForm.ts';
+import { Field, numberOf, Pick } from '../form/fields.tsx';
 import { Rows } from '../ui/Rows.tsx';
+
+const trimSchema = z.object({
+  /** Its own name, so that a second tap is the same weighing. */
+  id: z.string(),
+  bought: figure(z.number().positive().max(100_000), { unit: 'g' }),
+  left: figure(z.number().positive().max(100_000), { unit: 'g' }),
+});
 
 /** What was bought and what was left of it to cook with: the trim of this kitchen. */
 export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer }) {
   const { log } = useCommands();
-  const [bought, setBought] = useState('');
-  const [left, setLeft] = useState('');
-  const [draft, setDraft] = useState(newId);
-  const b = numberOf(bought);
-  const l = numberOf(left);
-  const good = b !== undefined && l !== undefined && b > 0 && l > 0 && l <= b;
+  const [id] = useState(newId);
+  const form = useContractForm({
+    schema: trimSchema,
+    was: null,
+    blank: { id },
+    draftKey: `trim ${row.id}`,
+    name: () => `Trim of ${row.name}`,
+    path: `/kitchen?tab=larder&i=${row.id}`,
+    together: ({ bought, left }) => (left > bought ? { left: 'at most what was bought' } : undefined),
+    onKeep: ({ id: draft, bought, left }) => {
+      void log([trim(row.id, bought, left, draft)], `${capital(row.name)}: ${Math.round((left / bought) * 100)} % left`);
+      form.set({ id: newId(), bought: '', left: '' });
+      form.drop();
+    },
+  });
+  const { values, field } = form;
+  const share = (numberOf(values.left) ?? 0) / (numberOf(values.bought) ?? 0);
   const seen = data.trims[row.id];
   return (
-    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
+    <Section>
       <b>Weigh your own trim</b>{' '}
       {seen && (
         <span>
@@ -33,48 +53,50 @@ export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer 
           </Why>
         </span>
       )}
-      <Group gap={10} align="flex-end" mt={6}>
-        <Field label="Bought" unit="g" type="number" width={100} value={bought} onChange={setBought} />
-        <Field label="Left to cook with" unit="g" type="number" width={140} value={left} onChange={setLeft} />
-        <Button
-          variant="outline"
-          disabled={!good}
-          onClick={() => {
-            void log([trim(row.id, b ?? 0, l ?? 0, draft)], `${capital(row.name)}: ${Math.round(((l ?? 0) / (b ?? 1)) * 100)} % left`);
-            setBought('');
-            setLeft('');
-            setDraft(newId());
-          }}
-        >
-          Note it
-        </Button>
-        {good && (
-          <Text span variant="mid">
-            {Math.round((l / b) * 100)} % usable
-          </Text>
-        )}
-      </Group>
-      {!good && b !== undefined && l !== undefined && (
-        <Text size="xs" c="dimmed">
-          What is left weighs more than 0 and at most what was bought.
-        </Text>
-      )}
-    </Box>
+      <form onSubmit={form.onSubmit} noValidate>
+        <Group gap={10} align="flex-end" mt={6}>
+          <Field label="Bought" width={130} {...field('bought')} />
+          <Field label="Left to cook with" width={170} {...field('left')} />
+          <Button type="submit" variant="outline">
+            Note it
+          </Button>
+          {share > 0 && share <= 1 && (
+            <Text span variant="mid">
+              {Math.round(share * 100)} % usable
+            </Text>
+          )}
+        </Group>
+      </form>
+    </Section>
   );
 }
 
+const priceUnits = [
+  ['g', 'g'],
+  ['ml', 'ml'],
+  ['piece', 'pieces'],
+] as const;
+
+const mostPrices = 20;
+
 export function Prices({ row, data, onChange }: { row: IngredientRow; data: LarderAnswer; onChange: (prices: Price[]) => void }) {
-  const today = useFrameQuery().data?.today;
-  const [amount, setAmount] = useState('');
-  const [unit, setUnit] = useState<Price['unit']>('g');
-  const [money, setMoney] = useState('');
-  const [shop, setShop] = useState('');
-  const n = numberOf(amount);
-  const cents = numberOf(money);
-  const good = n !== undefined && n > 0 && cents !== undefined && cents >= 0;
+  const day = useFrameQuery().data?.today;
   const prices = row.prices ?? [];
+  const form = useContractForm({
+    schema: priceSchema,
+    was: null,
+    blank: { unit: 'g' },
+    draftKey: `price ${row.id}`,
+    name: () => `A price of ${row.name}`,
+    path: `/kitchen?tab=larder&i=${row.id}`,
+    onKeep: (price) => {
+      onChange([{ ...price, ...(day && { day }) }, ...prices].slice(0, mostPrices));
+      form.drop();
+    },
+  });
+  const { field } = form;
   return (
-    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
+    <Section>
       <b>Packs and prices</b>
       <Rows>
         {prices.map((p, i) => (
@@ -93,44 +115,18 @@ export function Prices({ row, data, onChange }: { row: IngredientRow; data: Lard
           </li>
         ))}
       </Rows>
-      <Group gap={10} align="flex-end">
-        <Field label="A pack of" type="number" width={90} value={amount} onChange={setAmount} />
-        <Pick
-          label="Unit"
-          value={unit}
-          options={[
-            ['g', 'g'],
-            ['ml', 'ml'],
-            ['piece', 'pieces'],
-          ]}
-          onChange={setUnit}
-        />
-        <Field label="costs" unit={data.household.currency} type="number" width={100} value={money} onChange={setMoney} />
-        <Field label="where" width={120} value={shop} onChange={setShop} />
-        <Button
-          variant="outline"
-          disabled={!good}
-          onClick={() => {
-            onChange(
-              [
-                {
-                  amount: n ?? 1,
-                  unit,
-                  cents: Math.round((cents ?? 0) * 100),
-                  ...(shop.trim() && { shop: shop.trim() }),
-                  ...(today && { day: today }),
-                },
-                ...prices,
-              ].slice(0, 20),
-            );
-            setAmount('');
-            setMoney('');
-          }}
-        >
-          Add
-        </Button>
-      </Group>
-    </Box>
+      <form onSubmit={form.onSubmit} noValidate>
+        <Group gap={10} align="flex-end">
+          <Field label="A pack of" width={100} {...field('amount')} />
+          <Pick label="Unit" options={priceUnits} {...field('unit')} />
+          <Field label="costs" width={120} {...field('cents')} unit={data.household.currency} />
+          <Field label="where" width={120} {...field('shop')} />
+          <Button type="submit" variant="outline">
+            Add
+          </Button>
+        </Group>
+      </form>
+    </Section>
   );
 }
 
@@ -163,7 +159,7 @@ export function Known({ row, data }: { row: IngredientRow; data: LarderAnswer })
   ];
   if (lines.length === 0) return null;
   return (
-    <Box pt={12} style={{ borderTop: '1px solid var(--line)' }}>
+    <Section>
       <b>What the tables say</b>
       <Rows>
         {lines.map((l) => (
@@ -177,6 +173,6 @@ export function Known({ row, data }: { row: IngredientRow; data: LarderAnswer })
           </li>
         ))}
       </Rows>
-    </Box>
+    </Section>
   );
 }

@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../sync/api.ts';
 import { PageHead, Waiting } from '../ui/ui.tsx';
+import { HalfMade } from '../ui/HalfMade.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';
@@ -32,6 +33,7 @@ type Tab = (typeof tabs)[number][0];
 export function KitchenPage() {
   const { data, error, refetch } = useKitchenQuery();
   const [params, setParams] = useSearchParams();
+  const path = `/kitchen?${params.toString()}`;
   const tab = (tabs.find(([id]) => id === params.get('tab'))?.[0] ?? 'eaters') satisfies Tab;
   const here = useRef<HTMLButtonElement>(null);
   const ready = data !== undefined;
@@ -58,6 +60,7 @@ export function KitchenPage() {
           ))}
         </Group>
       </PageHead>
+      <HalfMade only={(d) => d.path.startsWith('/kitchen') && !path.startsWith(d.path)} />
       {tab === 'eaters' && <Eaters data={data} />}
       {tab === 'gear' && <Gear data={data} />}
       {tab === 'containers' && <Containers data={data} />}

@@ -48,16 +48,16 @@ function Found({ data }: { data: LarderAnswer }) {
   const [q, setQ] = useState('');
   const [aisle, setAisle] = useState('');
   const [only, setOnly] = useState<Only>('all');
-  const [added, setAdded] = useState<IngredientRow>();
+  const [added, setAdded] = useState<IngredientRow>(blank);
   const finder = useMemo(() => ingredientFinder(data.rows), [data.rows]);
   const found = useMemo(
     () => (q.trim() ? finder.search(q, data.rows.length) : data.rows).filter((r) => (!aisle || r.aisle === aisle) && keeps(r, only, data)),
     [finder, data, q, aisle, only],
   );
   const chosen = params.get('i');
-  const row = added ?? finder.byId(chosen ?? '') ?? found[0];
+  const isNew = chosen === 'new';
+  const row = isNew ? added : (finder.byId(chosen ?? '') ?? found[0]);
   const choose = (id: string): void => {
-    setAdded(undefined);
     setParams({ tab: 'larder', i: id }, { replace: true });
   };
   return (
@@ -126,12 +126,19 @@ function Found({ data }: { data: LarderAnswer }) {
             })}
           </Rows>
         )}
-        <Button variant="outline" mt={12} onClick={() => setAdded({ ...blank(), name: q.trim() })}>
+        <Button
+          variant="outline"
+          mt={12}
+          onClick={() => {
+            setAdded({ ...blank(), name: q.trim() });
+            choose('new');
+          }}
+        >
           Add one of your own
         </Button>
       </Card>
       {row ? (
-        <IngredientCard key={row.id + JSON.stringify(row).length} row={row} data={data} isNew={row === added} onKept={choose} />
+        <IngredientCard key={row.id + JSON.stringify(row).length} row={row} data={data} isNew={isNew} onKept={choose} />
       ) : (
         <Empty title="Choose one" text="Its weights, trim, price and how it keeps stand here." />
       )}

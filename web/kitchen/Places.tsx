@@ -1,7 +1,5 @@
 import { Anchor, Badge, Box, Button, Card, Group, Text } from '@mantine/core';
-import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Container, Place } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -10,10 +8,12 @@ import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
 import { useMeasures } from '../sync/measures.ts';
 import { Bar } from '../ui/Bar.tsx';
+import { useOpened } from '../form/useOpened.ts';
 import { Columns } from '../ui/Columns.tsx';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
-  const [editing, setEditing] = useState<Container | 'new'>();
+  const editing = useOpened();
+  const container = data.containers.find((c) => c.container.id === editing.id)?.container;
   return (
     <>
       <Card aria-label="What you can pack in">
@@ -28,21 +28,16 @@ export function Containers({ data }: { data: KitchenAnswer }) {
             Nothing yet. Add tubs, bags and pans; common ones are one tap.
           </Text>
         ) : (
-          <ContainerShelf list={data.containers} onEdit={setEditing} />
+          <ContainerShelf list={data.containers} onEdit={(c) => editing.open(c.id)} />
         )}
         <Box mt={14}>
-          <Button variant="outline" onClick={() => setEditing('new')}>
+          <Button variant="outline" onClick={() => editing.open('new')}>
             Add a container
           </Button>
         </Box>
       </Card>
-      {editing && (
-        <ContainerForm
-          container={editing === 'new' ? undefined : editing}
-          presets={data.presets}
-          materials={data.materials}
-          onClose={() => setEditing(undefined)}
-        />
+      {(container ?? editing.id === 'new') && (
+        <ContainerForm key={editing.id} container={container} presets={data.presets} materials={data.materials} onClose={editing.close} />
       )}
     </>
   );
@@ -50,7 +45,8 @@ export function Containers({ data }: { data: KitchenAnswer }) {
 
 export function Places({ data }: { data: KitchenAnswer }) {
   const { sayVolume } = useMeasures();
-  const [editing, setEditing] = useState<Place | 'new'>();
+  const editing = useOpened();
+  const open = data.places.find((p) => p.place.id === editing.id)?.place;
   return (
     <>
       <Columns least={330}>
@@ -100,7 +96,7 @@ export function Places({ data }: { data: KitchenAnswer }) {
               <Bar mt={8} label={`${Math.round((room.usedMl / room.usableMl) * 100)} % full`} share={room.usedMl / room.usableMl} />
             )}
             <Group wrap="nowrap" mt={10}>
-              <Anchor component="button" size="xs" type="button" onClick={() => setEditing(place)}>
+              <Anchor component="button" size="xs" type="button" onClick={() => editing.open(place.id)}>
                 change
               </Anchor>
               {room.packs > 0 && (
@@ -114,12 +110,12 @@ export function Places({ data }: { data: KitchenAnswer }) {
         <Card className="empty">
           <h2>Another cold place</h2>
           <p>A freezer, a chest, a fridge with a shelf to thaw on.</p>
-          <Button variant="outline" onClick={() => setEditing('new')}>
+          <Button variant="outline" onClick={() => editing.open('new')}>
             Add one
           </Button>
         </Card>
       </Columns>
-      {editing && <PlaceForm place={editing === 'new' ? undefined : editing} onClose={() => setEditing(undefined)} />}
+      {(open ?? editing.id === 'new') && <PlaceForm key={editing.id} place={open} onClose={editing.close} />}
     </>
   );
 }

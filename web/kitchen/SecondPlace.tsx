@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { dayOf, sayDayYear } from '#core/kitchen';
 import type { AwayAnswer } from '#core/queries';
 import { sayError, useSecondPlaceMutation } from '../sync/api.ts';
-import { Field } from './fields.tsx';
+import { Field } from '../form/fields.tsx';
 import { Note } from '../ui/Note.tsx';
 
 /** Where daily copies are brought besides: another disk, a stick. */

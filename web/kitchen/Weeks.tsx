@@ -5,7 +5,7 @@ import type { Meal } from '#core/contract';
 import { countOf, monthsOld, sayDay, sayPortions, shortWeekday } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
-import { Pick } from './fields.tsx';
+import { Pick } from '../form/fields.tsx';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 

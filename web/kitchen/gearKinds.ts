@@ -1,8 +1,11 @@
-import type { Equipment } from '#core/contract';
+import type { Equipment, FieldPath } from '#core/contract';
 
 type Kind = Equipment['kind'];
-type FieldKey =
-  'count' | 'litres' | 'diameter' | 'height' | 'tare' | 'watts' | 'width' | 'depth' | 'kg' | 'fillShare' | 'pulse' | 'puree' | 'hot';
+/** A figure of a piece of gear, by its path in the contract. */
+type FieldKey = Extract<
+  FieldPath<Equipment>,
+  'count' | 'litres' | `${string}Mm` | 'tareG' | 'watts' | 'kg' | 'fillShare' | `marks.${string}`
+>;
 
 /** What is asked of each kind, and in which words. */
 export interface GearKind {
@@ -14,52 +17,65 @@ export interface GearKind {
 }
 
 export const gearKinds: readonly GearKind[] = [
-  { kind: 'pot', name: 'Pot', group: 'vessel', count: 'How many', fields: ['count', 'litres', 'diameter', 'height', 'tare', 'fillShare'] },
-  { kind: 'pan', name: 'Frying pan', group: 'vessel', count: 'How many', fields: ['count', 'litres', 'diameter', 'height'] },
+  {
+    kind: 'pot',
+    name: 'Pot',
+    group: 'vessel',
+    count: 'How many',
+    fields: ['count', 'litres', 'diameterMm', 'heightMm', 'tareG', 'fillShare'],
+  },
+  { kind: 'pan', name: 'Frying pan', group: 'vessel', count: 'How many', fields: ['count', 'litres', 'diameterMm', 'heightMm'] },
   {
     kind: 'pressureCooker',
     name: 'Pressure cooker',
     group: 'vessel',
     count: 'How many',
-    fields: ['count', 'litres', 'diameter', 'height', 'tare'],
+    fields: ['count', 'litres', 'diameterMm', 'heightMm', 'tareG'],
   },
-  { kind: 'slowCooker', name: 'Slow cooker', group: 'vessel', count: 'How many', fields: ['count', 'litres', 'tare', 'watts'] },
+  { kind: 'slowCooker', name: 'Slow cooker', group: 'vessel', count: 'How many', fields: ['count', 'litres', 'tareG', 'watts'] },
   { kind: 'hob', name: 'Hob', group: 'heat', count: 'Burners', fields: ['count', 'watts'] },
-  { kind: 'oven', name: 'Oven', group: 'heat', count: 'Shelves', fields: ['count', 'width', 'depth'] },
+  { kind: 'oven', name: 'Oven', group: 'heat', count: 'Shelves', fields: ['count', 'widthMm', 'depthMm'] },
   { kind: 'microwave', name: 'Microwave', group: 'heat', count: 'How many', fields: ['count', 'watts'] },
   { kind: 'airFryer', name: 'Air fryer', group: 'heat', count: 'How many', fields: ['count', 'litres', 'watts'] },
   { kind: 'toaster', name: 'Toaster', group: 'heat', count: 'Slots', fields: ['count'] },
-  { kind: 'processor', name: 'Food processor', group: 'bowl', count: 'How many', fields: ['count', 'litres', 'pulse', 'puree', 'hot'] },
-  { kind: 'blender', name: 'Blender', group: 'bowl', count: 'How many', fields: ['count', 'litres', 'puree', 'hot'] },
+  {
+    kind: 'processor',
+    name: 'Food processor',
+    group: 'bowl',
+    count: 'How many',
+    fields: ['count', 'litres', 'marks.pulseMl', 'marks.pureeMl', 'marks.hotMl'],
+  },
+  { kind: 'blender', name: 'Blender', group: 'bowl', count: 'How many', fields: ['count', 'litres', 'marks.pureeMl', 'marks.hotMl'] },
   { kind: 'steamer', name: 'Steamer', group: 'bowl', count: 'Tiers', fields: ['count', 'litres'] },
-  { kind: 'sheetPan', name: 'Sheet pan', group: 'tray', count: 'How many', fields: ['count', 'width', 'depth'] },
-  { kind: 'dehydrator', name: 'Dehydrator', group: 'tray', count: 'Trays', fields: ['count', 'width', 'depth', 'watts'] },
-  { kind: 'freezeDryer', name: 'Freeze dryer', group: 'tray', count: 'Trays', fields: ['count', 'width', 'depth', 'kg'] },
+  { kind: 'sheetPan', name: 'Sheet pan', group: 'tray', count: 'How many', fields: ['count', 'widthMm', 'depthMm'] },
+  { kind: 'dehydrator', name: 'Dehydrator', group: 'tray', count: 'Trays', fields: ['count', 'widthMm', 'depthMm', 'watts'] },
+  { kind: 'freezeDryer', name: 'Freeze dryer', group: 'tray', count: 'Trays', fields: ['count', 'widthMm', 'depthMm', 'kg'] },
   { kind: 'scale', name: 'Scale', group: 'other', count: 'How many', fields: ['count', 'kg'] },
   { kind: 'probe', name: 'Probe', group: 'other', count: 'How many', fields: ['count'] },
   { kind: 'vacuumSealer', name: 'Vacuum sealer', group: 'other', count: 'How many', fields: ['count'] },
   { kind: 'ice', name: 'Ice on hand', group: 'other', count: 'How many', fields: ['kg'] },
-  { kind: 'worktop', name: 'Worktop', group: 'other', count: 'How many', fields: ['width', 'depth'] },
+  { kind: 'worktop', name: 'Worktop', group: 'other', count: 'How many', fields: ['widthMm', 'depthMm'] },
   { kind: 'sink', name: 'Sink', group: 'other', count: 'Bowls', fields: ['count', 'litres'] },
 ];
 
 export const kindOf = (kind: Kind): GearKind =>
   gearKinds.find((k) => k.kind === kind) ?? { kind, name: kind, group: 'other', count: 'How many', fields: ['count'] };
 
-export const fieldLabels: Readonly<Record<FieldKey, { label: string; unit?: string; width: number }>> = {
+/** What each figure is called, and how wide it stands; its unit is the contract's. */
+export const fieldLabels: Readonly<Record<FieldKey, { label: string; width: number }>> = {
   count: { label: 'How many', width: 90 },
-  litres: { label: 'Holds to the brim', unit: 'L', width: 150 },
-  diameter: { label: 'Inner diameter', unit: 'mm', width: 150 },
-  height: { label: 'Inner height', unit: 'mm', width: 140 },
-  tare: { label: 'Empty weight', unit: 'g', width: 140 },
-  watts: { label: 'Power', unit: 'W', width: 130 },
-  width: { label: 'Inner width', unit: 'mm', width: 130 },
-  depth: { label: 'Inner depth', unit: 'mm', width: 130 },
-  kg: { label: 'Kilos', width: 100 },
-  fillShare: { label: 'Own limit', unit: '% of the brim', width: 170 },
-  pulse: { label: 'Mark for pulsing', unit: 'ml', width: 160 },
-  puree: { label: 'Mark for pureeing', unit: 'ml', width: 160 },
-  hot: { label: 'Mark for hot liquid', unit: 'ml', width: 160 },
+  litres: { label: 'Holds to the brim', width: 160 },
+  diameterMm: { label: 'Inner diameter', width: 170 },
+  heightMm: { label: 'Inner height', width: 150 },
+  tareG: { label: 'Empty weight', width: 140 },
+  watts: { label: 'Power', width: 130 },
+  widthMm: { label: 'Inner width', width: 140 },
+  depthMm: { label: 'Inner depth', width: 140 },
+  kg: { label: 'Weight', width: 110 },
+  fillShare: { label: 'Own limit, of the brim', width: 210 },
+  'marks.pulseMl': { label: 'Mark for pulsing', width: 180 },
+  'marks.pureeMl': { label: 'Mark for pureeing', width: 190 },
+  'marks.hotMl': { label: 'Mark for hot liquid', width: 190 },
 };
 
 export type { FieldKey };

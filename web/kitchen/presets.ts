@@ -1,6 +1,6 @@
 import type { Container } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
-import { numberOf } from './fields.tsx';
+import { numberOf } from '../form/fields.tsx';
 
 /** A first filling-in from a reference row: shape, brim and fill. */
 export function fromPreset(row: ReferenceRow): Partial<Container> {

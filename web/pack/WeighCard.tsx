@@ -1,5 +1,6 @@
 import { Button, Card, Group, SegmentedControl } from '@mantine/core';
 import { useState } from 'react';
+import { z } from 'zod';
 import { weigh } from '#core/commands';
 import type { Equipment, EventData } from '#core/contract';
 import { dipped, ladled, sayMeasureError } from '#core/cook';
@@ -8,7 +9,8 @@ import type { PackedBatch } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { useOnce } from '../ui/useOnce.ts';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
-import { Field, numberOf, Pick } from '../kitchen/fields.tsx';
+import { useHalfMade } from '../form/useHalfMade.ts';
+import { Field, numberOf, Pick } from '../form/fields.tsx';
 import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Said } from '../ui/Said.tsx';
 
@@ -26,14 +28,17 @@ const none = (says: string, bad = false): Measured => ({ ok: false, says, bad })
 const range = (m: { low: number; high: number }, { sayVolume }: Measures): string =>
   `${sayVolume(Math.round(m.low / 50) * 50)} to ${sayVolume(Math.round(m.high / 50) * 50)}`;
 
-interface Typed {
-  gross: string;
-  tubMl: string;
-  tubG: string;
-  depth: string;
-  ladles: string;
-  ladleMl: string;
-}
+const typedSchema = z.object({
+  how: z.enum(['scale', 'ruler', 'ladle']),
+  potId: z.string(),
+  gross: z.string(),
+  tubMl: z.string(),
+  tubG: z.string(),
+  depth: z.string(),
+  ladles: z.string(),
+  ladleMl: z.string(),
+});
+type Typed = z.infer<typeof typedSchema>;
 
 /** A litre of food weighs between these (kitchen estimate): anything else was a slip of the hand. */
 const likely = { least: 0.2, most: 1.6 } as const;
@@ -99,11 +104,26 @@ export function WeighCard({
   const measures = useMeasures();
   const { sayMass, sayVolume } = measures;
   const { log } = useCommands();
-  const [how, setHow] = useState<How>('scale');
-  const [potId, setPot] = useState(pots[0]?.id ?? 'none');
   const [reading, setReading] = useState(false);
-  const [t, setT] = useState<Typed>({ gross: '', tubMl: '430', tubG: '', depth: '', ladles: '', ladleMl: '' });
-  const set = (key: keyof Typed) => (value: string) => setT({ ...t, [key]: value });
+  const [initial] = useState<Typed>({
+    how: 'scale',
+    potId: pots[0]?.id ?? 'none',
+    gross: '',
+    tubMl: '430',
+    tubG: '',
+    depth: '',
+    ladles: '',
+    ladleMl: '',
+  });
+  const [t, setT, half] = useHalfMade({
+    key: `weigh ${b.batch.id}`,
+    name: `What came out: ${b.revision.name}`,
+    path: `/pack/${sessionId}?dish=${b.batch.id}`,
+    initial,
+    schema: typedSchema,
+  });
+  const { how, potId } = t;
+  const set = (key: keyof Typed) => (value: string) => setT({ ...t, [key]: value }, key);
   const pot = pots.find((p) => p.id === potId);
   const known = b.revision.density?.gPerMl;
   const guessed = densityIsGuess(b.revision.density);
@@ -115,6 +135,7 @@ export function WeighCard({
       [weigh({ sessionId, batchId: b.batch.id, seen: b.seen }, m.data)],
       `${b.revision.name}: ${sayVolume(Math.round(m.data.volumeMl))} came out`,
     );
+    half?.drop();
     onDone();
   };
   return (
@@ -124,17 +145,17 @@ export function WeighCard({
         <SegmentedControl
           aria-label="How it is measured"
           value={how}
-          onChange={(v) => setHow(v as typeof how)}
+          onChange={set('how')}
           data={hows.map(([value, label]) => ({ value, label }))}
         />
       </Group>
       <Group align="flex-end" gap={14}>
-        {how === 'scale' && <Field label="Pot and food, grams" type="number" width={160} value={t.gross} onChange={set('gross')} />}
-        {how === 'ruler' && <Field label="Depth of the food, mm" type="number" width={170} value={t.depth} onChange={set('depth')} />}
+        {how === 'scale' && <Field label="Pot and food, grams" figure width={160} value={t.gross} onChange={set('gross')} />}
+        {how === 'ruler' && <Field label="Depth of the food, mm" figure width={170} value={t.depth} onChange={set('depth')} />}
         {how === 'ladle' && (
           <>
-            <Field label="Ladles" type="number" width={100} value={t.ladles} onChange={set('ladles')} />
-            <Field label="One ladle holds, ml" type="number" width={160} value={t.ladleMl} onChange={set('ladleMl')} />
+            <Field label="Ladles" figure width={100} value={t.ladles} onChange={set('ladles')} />
+            <Field label="One ladle holds, ml" figure width={160} value={t.ladleMl} onChange={set('ladleMl')} />
           </>
         )}
         {how !== 'ladle' && (
@@ -153,13 +174,13 @@ export function WeighCard({
               ),
               ...(how === 'scale' ? ([['none', 'no pot, food alone']] as const) : []),
             ]}
-            onChange={setPot}
+            onChange={set('potId')}
           />
         )}
         {how === 'scale' && guessed && (
           <>
-            <Field label="One tub filled to its line, ml" type="number" width={190} value={t.tubMl} onChange={set('tubMl')} />
-            <Field label="its food weighs, grams" type="number" width={160} value={t.tubG} onChange={set('tubG')} />
+            <Field label="One tub filled to its line, ml" figure width={190} value={t.tubMl} onChange={set('tubMl')} />
+            <Field label="its food weighs, grams" figure width={160} value={t.tubG} onChange={set('tubG')} />
           </>
         )}
         {how === 'scale' && (

@@ -11,7 +11,7 @@ import { newId } from '../sync/device.ts';
 import type { DraftRun } from '../sync/useDraft.ts';
 import { PageHead } from '../ui/ui.tsx';
 import { Unkept } from '../ui/Unkept.tsx';
-import { Field } from '../kitchen/fields.tsx';
+import { Field } from '../form/fields.tsx';
 import { CutOnce, ThreeWeeks, ToBuy } from './Beside.tsx';
 import { AddDish, BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';

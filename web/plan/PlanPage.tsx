@@ -10,7 +10,7 @@ import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { useDraft } from '../sync/useDraft.ts';
 import { Editor } from './PlanEditor.tsx';
-import { HalfMade } from './HalfMade.tsx';
+import { HalfMade } from '../ui/HalfMade.tsx';
 import { batchOf, planDraftOf, planName, readPlanDraft, withDish } from './planDraft.ts';
 import { Rows } from '../ui/Rows.tsx';
 
@@ -35,7 +35,7 @@ export function PlanPage() {
             Plan a session
           </Button>
         </PageHead>
-        <HalfMade />
+        <HalfMade kinds={['plan']} />
         {sessions.data.sessions.map((s) => (
           <SessionHeader key={s.id} brief={s} />
         ))}

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { batchSchema, clockSchema, daySchema, idSchema, sessionSchema, type Batch, type Session } from '#core/contract';
+import { sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import type { RecipeBrief } from '#core/queries';
 
@@ -25,7 +26,7 @@ export const readPlanDraft = (kept: unknown): PlanDraft | undefined => {
   return read.success ? read.data : undefined;
 };
 
-export const planName = (d: PlanDraft): string => d.name.trim() || 'A session';
+export const planName = (d: PlanDraft): string => `${d.name.trim() || 'A session'} for ${sayWeekday(d.day)}`;
 
 /** A session to go on with, or a new one. */
 export const planDraftOf = (session: Session, stored: Session | null): PlanDraft => ({

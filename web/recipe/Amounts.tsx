@@ -1,7 +1,7 @@
 import { Anchor, Badge, Card, Table, Text, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Answered } from './Answered.tsx';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { capital, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
 import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
@@ -133,7 +133,8 @@ export function Amounts({
   none?: string;
 }) {
   const measures = useMeasures();
-  const [open, setOpen] = useState<string>();
+  const asked = useSearchParams()[0].get('line');
+  const [open, setOpen] = useState(asked ?? undefined);
   const [toggle] = useState(() => (id: string) => setOpen((was) => (was === id ? undefined : id)));
   if (lines.length === 0 && !none) return null;
   const both = s.draft.shown === 'both';

@@ -1,86 +1,86 @@
-import { Anchor, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Anchor, Card, Group, Text } from '@mantine/core';
 import { memo, useState } from 'react';
-import type { Revision } from '#core/contract';
+import { revisionSchema } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import { doseFor, sayDose } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
-import { useIngredientsQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { Figure } from '../ui/ui.tsx';
-import { Field, numberOf, Pick, Toggle } from '../kitchen/fields.tsx';
+import { Field, numberOf, Pick, Toggle } from '../form/fields.tsx';
+import { FormBody } from '../form/FormSheet.tsx';
+import { IngredientField } from '../form/IngredientField.tsx';
+import { useContractForm } from '../form/useContractForm.ts';
 import { useRevise } from './useRevise.ts';
-
-type Dose = NonNullable<Revision['dose']>;
 
 /** Kinds that stand in for something, spoon by spoon. */
 const concentrates = new Set(['aromatic', 'broth', 'base', 'dried']);
 
+const doseSchema = revisionSchema.shape.dose.unwrap();
+
+const units = [
+  ['tsp', 'teaspoons'],
+  ['tbsp', 'tablespoons'],
+  ['g', 'grams'],
+  ['piece', 'pieces'],
+] as const;
+
 function DoseForm({ data, onDone }: { data: RecipeAnswer; onDone: () => void }) {
   const { write } = useCommands();
   const revise = useRevise(data);
-  const now = data.revision.dose;
-  const [amount, setAmount] = useState(String(now?.amount ?? 1));
-  const [unit, setUnit] = useState<Dose['unit']>(now?.unit ?? 'tbsp');
-  const [perMl, setPerMl] = useState(now?.perMl === undefined ? '' : String(now.perMl));
-  const [count, setCount] = useState(now?.insteadOf ? String(now.insteadOf.count) : '');
-  const [name, setName] = useState(now?.insteadOf?.ingredientId ?? '');
-  const [noSalt, setNoSalt] = useState(now?.noSalt ?? false);
-  const found = useIngredientsQuery(name, { skip: name.length < 2 }).data ?? [];
-  const row = found.find((r) => r.id === name || r.name === name) ?? (count.trim() ? found[0] : undefined);
-  const [a, ml, n] = [numberOf(amount), numberOf(perMl), numberOf(count)];
-  const good = a !== undefined && a > 0 && ((ml !== undefined && ml > 0) || (n !== undefined && n > 0 && row !== undefined));
-  const save = (): void => {
-    const dose: Dose = {
-      amount: a ?? 1,
-      unit,
-      noSalt,
-      ...(ml !== undefined && ml > 0 && { perMl: ml }),
-      ...(n !== undefined && n > 0 && row && { insteadOf: { ingredientId: row.id, count: n } }),
-    };
-    void write(
-      revise((r) => ({ ...r, dose })),
-      'The dose is kept, and printed on its labels',
-    );
-    onDone();
-  };
+  const form = useContractForm({
+    schema: doseSchema,
+    was: data.revision.dose ?? null,
+    blank: { amount: 1, unit: 'tbsp' },
+    draftKey: `dose ${data.recipe.id}`,
+    name: () => `Dose of ${data.recipe.name}`,
+    path: `/recipes/${data.recipe.id}`,
+    together: (dose) => ((dose.perMl ?? dose.insteadOf) ? undefined : { perMl: 'for so much liquid, or in place of so many pieces' }),
+    onKeep: (dose) => {
+      void write(
+        revise((r) => ({ ...r, dose })),
+        'The dose is kept, and printed on its labels',
+      );
+      form.drop();
+      onDone();
+    },
+  });
+  const { values, field, set } = form;
+  const standIn = (next: Partial<typeof values.insteadOf>): void => set({ insteadOf: { ...values.insteadOf, ...next } });
   return (
-    <Stack gap={10}>
-      <Group align="flex-end">
-        <Field label="So much of it" type="number" width={110} value={amount} onChange={setAmount} />
-        <Pick
-          label="in"
-          value={unit}
-          options={[
-            ['tsp', 'teaspoons'],
-            ['tbsp', 'tablespoons'],
-            ['g', 'grams'],
-            ['piece', 'pieces'],
-          ]}
-          onChange={setUnit}
-        />
-      </Group>
-      <Group align="flex-end">
-        <Field label="for so much liquid" unit="ml" type="number" width={160} value={perMl} onChange={setPerMl} />
-        <Field label="or in place of" type="number" width={110} value={count} onChange={setCount} />
-        <Field label="of what" width={150} value={name} onChange={setName} />
-      </Group>
-      {count.trim() !== '' && (
-        <Text size="xs" c="dimmed" role="status">
-          {row ? `Stands in for ${row.name}.` : 'Nothing by that name is known.'}
-        </Text>
-      )}
-      <Group>
-        <Toggle on={noSalt} onChange={setNoSalt}>
-          brings its salt: do not salt
-        </Toggle>
-        <Button size="sm" disabled={!good} onClick={save}>
-          Keep
-        </Button>
-        <Anchor component="button" type="button" onClick={onDone}>
+    <FormBody
+      form={form}
+      more={
+        <Anchor
+          component="button"
+          type="button"
+          onClick={() => {
+            form.drop();
+            onDone();
+          }}
+        >
           as it was
         </Anchor>
+      }
+    >
+      <Group align="flex-start">
+        <Field label="So much of it" width={120} {...field('amount')} />
+        <Pick label="in" options={units} {...field('unit')} />
       </Group>
-    </Stack>
+      <Group align="flex-start">
+        <Field label="for so much liquid" width={190} {...field('perMl')} unit="ml" />
+        <Field label="or in place of" width={120} {...field('insteadOf.count')} />
+        <IngredientField
+          label="of what"
+          width={180}
+          name={data.doseNames[values.insteadOf.ingredientId] ?? ''}
+          error={form.errors['insteadOf.ingredientId'] && 'Choose one from the list'}
+          onPick={({ id }) => standIn({ ingredientId: id })}
+        />
+      </Group>
+      <div>
+        <Toggle {...field('noSalt')}>brings its salt: do not salt</Toggle>
+      </div>
+    </FormBody>
   );
 }
 

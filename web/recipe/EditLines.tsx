@@ -1,6 +1,6 @@
 import { Anchor, Button, Group, Stack, Table, Text } from '@mantine/core';
 import { memo, useState } from 'react';
-import type { Line, Revision } from '#core/contract';
+import { lineSchema, type Line, type Revision } from '#core/contract';
 import { listOf } from '#core/kitchen';
 import { readLine, solveBases } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
@@ -9,6 +9,7 @@ import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { OneLine } from '../ui/OneLine.tsx';
 import { useAppDispatch } from '../sync/store.ts';
+import { useHalfMade } from '../form/useHalfMade.ts';
 import { LineRow } from './LineRow.tsx';
 import { useRevise } from './useRevise.ts';
 import { Note } from '../ui/Note.tsx';
@@ -33,7 +34,14 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
   const { write } = useCommands();
   const revise = useRevise(data);
   const circle = useCircle(data);
-  const [draft, setDraft] = useState(line);
+  const [draft, setDraft, half] = useHalfMade({
+    kind: 'line',
+    key: `line ${line.id}`,
+    name: `${line.name} in ${data.recipe.name}`,
+    path: `/recipes/${data.recipe.id}?line=${line.id}`,
+    initial: line,
+    schema: lineSchema,
+  });
   const [problem, setProblem] = useState('');
   const keep = async (): Promise<void> => {
     const change = (r: Revision): Revision => ({ ...r, lines: r.lines.map((l) => (l.id === line.id ? draft : l)) });
@@ -43,6 +51,7 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
       return;
     }
     await write(revise(change), `${draft.name} is changed`);
+    half?.drop();
     onDone();
   };
   const remove = (): void => {
@@ -54,6 +63,7 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
       })),
       `${line.name} is left out`,
     );
+    half?.drop();
     onDone();
   };
   return (
@@ -74,7 +84,14 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
         <Button size="sm" disabled={draft === line} onClick={() => void keep()}>
           Keep
         </Button>
-        <Anchor component="button" type="button" onClick={onDone}>
+        <Anchor
+          component="button"
+          type="button"
+          onClick={() => {
+            half?.drop();
+            onDone();
+          }}
+        >
           as it was
         </Anchor>
       </Group>

@@ -10,7 +10,7 @@ import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { PageHead } from '../ui/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
-import { Field, numberOf } from '../kitchen/fields.tsx';
+import { Field, numberOf } from '../form/fields.tsx';
 import { emptyDraft, feelRecipe, saveDraft, savedDraft, wentInG, type FeelDraft } from './feelDraft.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
@@ -83,7 +83,7 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
         ))}
       </Group>
       <Group align="flex-end" mt={12}>
-        <Field label="or a figure" type="number" width={110} value={amount} onChange={setAmount} />
+        <Field label="or a figure" figure width={110} value={amount} onChange={setAmount} />
         {(['g', 'ml'] as const).map((u) => (
           <Button
             variant="outline"
@@ -114,10 +114,10 @@ function Pot({ draft, wentIn, change }: { draft: FeelDraft; wentIn: number | und
     <Card aria-label="The pot">
       <h2>The pot, before and after</h2>
       <Group align="flex-start">
-        <Field label="Empty" unit="g" type="number" width={120} value={draft.emptyG} onChange={(emptyG) => change({ emptyG })} />
-        <Field label="Full at the end" unit="g" type="number" width={150} value={draft.fullG} onChange={(fullG) => change({ fullG })} />
-        <Field label="Plates" type="number" width={90} value={draft.plates} onChange={(plates) => change({ plates })} />
-        <Field label="Minutes on the hob" type="number" width={150} value={draft.minutes} onChange={(minutes) => change({ minutes })} />
+        <Field label="Empty" unit="g" figure width={120} value={draft.emptyG} onChange={(emptyG) => change({ emptyG })} />
+        <Field label="Full at the end" unit="g" figure width={150} value={draft.fullG} onChange={(fullG) => change({ fullG })} />
+        <Field label="Plates" figure width={90} value={draft.plates} onChange={(plates) => change({ plates })} />
+        <Field label="Minutes on the hob" figure width={150} value={draft.minutes} onChange={(minutes) => change({ minutes })} />
       </Group>
       {balance && (
         <Said bad={!balance.ok}>

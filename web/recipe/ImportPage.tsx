@@ -1,20 +1,41 @@
 import { Button, Card, FileButton, Group, Text, Title } from '@mantine/core';
 import { useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { type RecipeDraft } from '#core/recipe';
+import { z } from 'zod';
+import { revisionSchema } from '#core/contract';
+import { useHalfMade } from '../form/useHalfMade.ts';
 import { sayError, useReadRecipeMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
 import { PageHead } from '../ui/ui.tsx';
-import { Review } from './Review.tsx';
+import { Review, reviewOf, type Reviewed } from './Review.tsx';
 import { Note } from '../ui/Note.tsx';
+
+/** What was read of a file and waits for a look: the lines must be lines, the rest is asked by the review itself. */
+const underReview = z.object({
+  at: z.number(),
+  list: z.array(
+    z.custom<Reviewed>(
+      (v) =>
+        revisionSchema.omit({ id: true, recipeId: true, madeAt: true }).safeParse((v as Partial<Reviewed> | null)?.draft?.revision).success,
+    ),
+  ),
+});
+const nothing: z.infer<typeof underReview> = { at: 0, list: [] };
 
 /** A recipe file in: dropped or chosen, read, checked, kept. A file that cannot be read says why and loses nothing. */
 export function ImportPage() {
   const navigate = useNavigate();
   const taken = useRef<() => void>(null);
   const [read, state] = useReadRecipeMutation();
-  const [drafts, setDrafts] = useState<RecipeDraft[]>([]);
-  const [at, setAt] = useState(0);
+  const [review, setReview, half] = useHalfMade({
+    kind: 'import',
+    key: 'import',
+    name: (r) => `Bringing in ${r.list.map((x) => x.name).join(', ')}`,
+    path: '/recipes/new',
+    initial: nothing,
+    schema: underReview,
+  });
+  const { list, at } = review;
   const [over, setOver] = useState(false);
   const [tooLarge, setTooLarge] = useState<string>();
   const take = async (file: File | undefined): Promise<void> => {
@@ -24,8 +45,7 @@ export function ImportPage() {
     if (why) return;
     const answer = await read({ text: await file.text(), fileName: file.name });
     if (answer.data) {
-      setDrafts(answer.data.drafts);
-      setAt(0);
+      setReview({ at: 0, list: answer.data.drafts.map(reviewOf) });
     }
   };
   const onDrop = (e: DragEvent): void => {
@@ -33,20 +53,32 @@ export function ImportPage() {
     setOver(false);
     void take(e.dataTransfer.files[0]);
   };
-  const draft = drafts[at];
-  if (draft)
+  const value = list[at];
+  const done = (id: string): void => {
+    const rest = list.filter((_, i) => i !== at);
+    if (rest.length > 0) setReview({ at: 0, list: rest });
+    else half?.drop();
+    if (rest.length === 0) void navigate(`/recipes/${id}`);
+  };
+  if (value)
     return (
       <main className="page">
-        {drafts.length > 1 && (
+        {list.length > 1 && (
           <Group gap={8} mb={12} className="chips">
-            {drafts.map((d, i) => (
-              <Button variant="chip" key={d.revision.name + String(i)} aria-pressed={i === at} onClick={() => setAt(i)}>
-                {d.revision.name}
+            {list.map((r, i) => (
+              <Button variant="chip" key={r.ids.id} aria-pressed={i === at} onClick={() => setReview({ ...review, at: i })}>
+                {r.name}
               </Button>
             ))}
           </Group>
         )}
-        <Review key={at} draft={draft} onCancel={() => setDrafts([])} onDone={(id) => void navigate(`/recipes/${id}`)} />
+        <Review
+          key={value.ids.id}
+          value={value}
+          onChange={(next, field) => setReview({ at, list: list.map((r, i) => (i === at ? next : r)) }, field)}
+          onCancel={() => half?.drop()}
+          onDone={done}
+        />
       </main>
     );
   const said = tooLarge !== undefined ? { message: tooLarge, refusals: [] } : state.error ? sayError(state.error) : undefined;

@@ -1,79 +1,12 @@
-import { Anchor, Badge, Box, Card, Group, NativeSelect, Stack, Table, Text, TextInput } from '@mantine/core';
+import { Anchor, Badge, Group, NativeSelect, Stack, Table, Text } from '@mantine/core';
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
 import { AllergenChips } from '../ui/AllergenChips.tsx';
-import { useIngredientsQuery, useMeansQuery, useRecipesQuery } from '../sync/api.ts';
+import { IngredientField } from '../form/IngredientField.tsx';
+import { useMeansQuery } from '../sync/api.ts';
 import { Figure } from '../ui/ui.tsx';
 import { Answered } from './Answered.tsx';
-
-/** Finds the ingredient or the recipe of one's own that a line means; typing searches, a tap takes it. */
-function IngredientPick({ line, onPick }: { line: Line; onPick: (item: Line['item'], name: string) => void }) {
-  const [q, setQ] = useState(line.name);
-  const [open, setOpen] = useState(false);
-  const found = useIngredientsQuery(q, { skip: !open || q.length < 2 }).data ?? [];
-  const library = useRecipesQuery(undefined, { skip: !open || q.length < 2 }).data ?? [];
-  const own = library.filter((r) => r.recipe.name.toLowerCase().includes(q.trim().toLowerCase())).slice(0, 5);
-  return (
-    <Box style={{ position: 'relative' }}>
-      <TextInput
-        w="100%"
-        aria-label={`Ingredient for “${line.written}”`}
-        value={q}
-        onFocus={() => setOpen(true)}
-        onChange={(e) => {
-          setQ(e.currentTarget.value);
-          setOpen(true);
-        }}
-      />
-      {open && found.length + own.length > 0 && (
-        <Card component="div" p={6} style={{ position: 'absolute', zIndex: 10, left: 0, right: 0, maxHeight: 230, overflow: 'auto' }}>
-          {found.map((r) => (
-            <Anchor
-              component="button"
-              w="100%"
-              ta="left"
-              py={6}
-              px={8}
-              type="button"
-              key={r.id}
-              style={{ display: 'block' }}
-              onClick={() => {
-                onPick({ type: 'ingredient', id: r.id }, r.name);
-                setQ(r.name);
-                setOpen(false);
-              }}
-            >
-              {r.name}
-            </Anchor>
-          ))}
-          {own.map((r) => (
-            <Anchor
-              component="button"
-              w="100%"
-              ta="left"
-              py={6}
-              px={8}
-              type="button"
-              key={r.recipe.id}
-              style={{ display: 'block' }}
-              onClick={() => {
-                onPick({ type: 'recipe', id: r.recipe.id }, r.recipe.name);
-                setQ(r.recipe.name);
-                setOpen(false);
-              }}
-            >
-              {r.recipe.name}{' '}
-              <Text span inherit c="dimmed">
-                from your own
-              </Text>
-            </Anchor>
-          ))}
-        </Card>
-      )}
-    </Box>
-  );
-}
 
 /** A line that means something else: what was said of the food before says nothing of this one. */
 function named(line: Line, item: Line['item'], name: string): Line {
@@ -174,7 +107,12 @@ export function LineRow({ line, onChange, onRemove }: { line: Line; onChange: (l
         </NativeSelect>
       </Table.Td>
       <Table.Td w="26%">
-        <IngredientPick line={line} onPick={(item, name) => onChange(named(line, item, name))} />
+        <IngredientField
+          named={`Ingredient for “${line.written}”`}
+          name={line.name}
+          withRecipes
+          onPick={({ type, id, name }) => onChange(named(line, { type, id }, name))}
+        />
       </Table.Td>
       <Table.Td>
         <NativeSelect

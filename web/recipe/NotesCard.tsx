@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { Anchor, Button, Card, Group, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
@@ -7,6 +7,7 @@ import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
 import { OneLine } from '../ui/OneLine.tsx';
+import { Section } from '../ui/ui.tsx';
 import { numberIn } from './target.ts';
 import { useRevise } from './useRevise.ts';
 
@@ -94,7 +95,7 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
       {open.map((n) => {
         const offer = readNote(n.text, lines);
         return (
-          <Box py={8} key={n.id} style={{ borderTop: '1px solid var(--line)' }}>
+          <Section py={8} key={n.id}>
             <Group wrap="nowrap" align="baseline">
               <Text className="grow" span inherit>
                 “{n.text}”{' '}
@@ -117,7 +118,7 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
               </Anchor>
             </Group>
             {offer && <Offer key={`${n.id}${revision.id}`} offer={offer} onTake={(a) => take(offer, a, n)} />}
-          </Box>
+          </Section>
         );
       })}
       <OneLine

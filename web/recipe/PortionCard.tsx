@@ -4,7 +4,7 @@ import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } fr
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { Link } from 'react-router';
-import { Why, Stepper } from '../ui/ui.tsx';
+import { Section, Why, Stepper } from '../ui/ui.tsx';
 import { numberIn } from './target.ts';
 import type { Scaling } from './useScaling.ts';
 import { useMeasures } from '../sync/measures.ts';
@@ -25,7 +25,7 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
   const count = Number.isFinite(n) ? n : 0;
   const step = scaled.lines.some((l) => l.line.unit) ? 1 : 1;
   return (
-    <Box pt={12} mt={12} style={{ borderTop: '1px solid var(--line)' }}>
+    <Section mt={12}>
       <Group justify="space-between">
         <span>
           <b>Dip out before the salt</b>
@@ -71,7 +71,7 @@ function SaltSplit({ data, s, scaled }: { data: RecipeAnswer; s: Scaling; scaled
           )}
         </Text>
       )}
-    </Box>
+    </Section>
   );
 }
 

@@ -1,33 +1,43 @@
-import { Anchor, Badge, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Anchor, Badge, Box, Button, Card, Group, Text } from '@mantine/core';
 import { useState } from 'react';
-import type { Revision } from '#core/contract';
+import { revisionSchema, type Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
-import { Field, Pick } from '../kitchen/fields.tsx';
+import { FormBody } from '../form/FormSheet.tsx';
+import { useContractForm } from '../form/useContractForm.ts';
+import { Field, Pick } from '../form/fields.tsx';
 import { useRevise } from './useRevise.ts';
+
+const ownWords = revisionSchema.pick({ ownReheat: true, ownThaw: true });
 
 /** How the dish is heated once it comes out of the freezer: a class, guessed until it is confirmed in one tap, or the cook's own words. */
 export function ReheatCard({ data }: { data: RecipeAnswer }) {
   const { write } = useCommands();
   const revise = useRevise(data);
   const { heat, revision } = data;
-  const [own, setOwn] = useState(revision.ownReheat ?? '');
-  const [ownThaw, setOwnThaw] = useState(revision.ownThaw ?? '');
-  const [open, setOpen] = useState(false);
+  const form = useContractForm({
+    schema: ownWords,
+    was: revision,
+    draftKey: `reheat ${data.recipe.id}`,
+    name: () => `How ${revision.name} is heated`,
+    path: `/recipes/${data.recipe.id}#reheating`,
+    onKeep: (own) => {
+      void write(
+        revise((r): Revision => {
+          const { ownReheat: _r, ownThaw: _t, ...rest } = r;
+          return { ...rest, ...own };
+        }),
+        `${revision.name}: its own words for heating`,
+      );
+      form.drop();
+    },
+  });
+  const [open, setOpen] = useState(form.changed);
   const confirm = (classId: string): void =>
     void write(
       revise((r): Revision => ({ ...r, reheatClass: classId, confirmed: [...new Set([...r.confirmed, 'reheat' as const])] })),
       `${revision.name}: heated as ${heat.classes.find((c) => c.id === classId)?.name ?? classId}`,
     );
-  const keepOwn = (): void =>
-    void write(
-      revise((r): Revision => {
-        const { ownReheat: _r, ownThaw: _t, ...rest } = r;
-        return { ...rest, ...(own.trim() && { ownReheat: own.trim() }), ...(ownThaw.trim() && { ownThaw: ownThaw.trim() }) };
-      }),
-      `${revision.name}: its own words for heating`,
-    );
-  const changed = own.trim() !== (revision.ownReheat ?? '') || ownThaw.trim() !== (revision.ownThaw ?? '');
   return (
     <Card aria-label="Reheating" id="reheating">
       <Group justify="space-between" align="baseline" mb={8}>
@@ -55,18 +65,19 @@ export function ReheatCard({ data }: { data: RecipeAnswer }) {
         in your own words
       </Anchor>
       {open && (
-        <Stack gap={8} mt={8}>
-          <Field label="Heating, as its labels say it" value={own} onChange={setOwn} />
-          <Field label="Thawing" value={ownThaw} onChange={setOwnThaw} />
-          <Group wrap="nowrap">
-            <Button size="sm" disabled={!changed || own.length > 300 || ownThaw.length > 200} onClick={keepOwn}>
-              Keep
-            </Button>
-            <Text span size="xs" c="dimmed">
-              Empty, the usual times stand. Reheat right through, until it is steaming hot.
-            </Text>
-          </Group>
-        </Stack>
+        <Box mt={8}>
+          <FormBody
+            form={form}
+            more={
+              <Text span size="xs" c="dimmed">
+                Empty, the usual times stand. Reheat right through, until it is steaming hot.
+              </Text>
+            }
+          >
+            <Field label="Heating, as its labels say it" {...form.field('ownReheat')} />
+            <Field label="Thawing" {...form.field('ownThaw')} />
+          </FormBody>
+        </Box>
       )}
     </Card>
   );

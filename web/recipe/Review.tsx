@@ -1,5 +1,4 @@
 import { Box, Button, Card, Group, Input, Stack, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
-import { useState } from 'react';
 import { countOf } from '#core/kitchen';
 import { readLine, type RecipeDraft } from '#core/recipe';
 import type { Line } from '#core/contract';
@@ -16,11 +15,41 @@ import { Note } from '../ui/Note.tsx';
 import { Rows } from '../ui/Rows.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
-export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone: (id: string) => void; onCancel: () => void }) {
-  const [name, setName] = useState(draft.revision.name);
-  const [lines, setLines] = useState(draft.revision.lines);
-  const [answers, setAnswers] = useState<Answers>(() => answersFrom(draft.revision));
-  const [more, setMore] = useState('');
+/** A recipe under review: what was read, and what was changed of it. */
+export interface Reviewed {
+  draft: RecipeDraft;
+  name: string;
+  answers: Answers;
+  /** A line that is being typed. */
+  more: string;
+  /** What it will be kept as, however often that is tapped. */
+  ids: { recipeId: string; id: string };
+}
+
+export const reviewOf = (draft: RecipeDraft): Reviewed => ({
+  draft,
+  name: draft.revision.name,
+  answers: answersFrom(draft.revision),
+  more: '',
+  ids: { recipeId: newId(), id: newId() },
+});
+
+export function Review({
+  value,
+  onChange,
+  onDone,
+  onCancel,
+}: {
+  value: Reviewed;
+  onChange: (next: Reviewed, field?: string) => void;
+  onDone: (id: string) => void;
+  onCancel: () => void;
+}) {
+  const { draft, name, answers, more } = value;
+  const { recipeId, id } = value.ids;
+  const { lines } = draft.revision;
+  const setLines = (next: Line[], typed = more): void =>
+    onChange({ ...value, more: typed, draft: { ...draft, revision: { ...draft.revision, lines: next } } });
   const { write } = useCommands();
   const unknown = lines.filter((l) => l.item.type === 'unmatched').length;
   const problems = [
@@ -28,7 +57,6 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
     ...problemsOf(answers),
     ...(lines.length > 0 ? [] : ['It has no ingredients yet: add a line.']),
   ];
-  const [{ recipeId, id }] = useState(() => ({ recipeId: newId(), id: newId() }));
   const { busy, once } = useOnce();
   const adding = useOnce();
   const dispatch = useAppDispatch();
@@ -81,8 +109,7 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
       moment: 'batch',
       scaling: { rule: 'proportional' },
     };
-    setLines((now) => [...now, line]);
-    setMore('');
+    setLines([...lines, line], '');
   };
   return (
     <>
@@ -106,9 +133,15 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
         <Card aria-label="Five questions">
           <Box mb={12}>
             <Input.Label htmlFor="rv-name">Name</Input.Label>
-            <TextInput w="100%" size="lg" id="rv-name" value={name} onChange={(e) => setName(e.currentTarget.value)} />
+            <TextInput
+              w="100%"
+              size="lg"
+              id="rv-name"
+              value={name}
+              onChange={(e) => onChange({ ...value, name: e.currentTarget.value }, 'name')}
+            />
           </Box>
-          <ReviewQuestions answers={answers} onChange={setAnswers} />
+          <ReviewQuestions answers={answers} onChange={(next) => onChange({ ...value, answers: next }, 'answers')} />
           {problems.map((p) => (
             <Note tone="bad" mt={10} role="alert" key={p}>
               {p}
@@ -147,7 +180,7 @@ export function Review({ draft, onDone, onCancel }: { draft: RecipeDraft; onDone
               placeholder="Another line, such as 200 g peas"
               aria-label="Another line"
               value={more}
-              onChange={(e) => setMore(e.currentTarget.value)}
+              onChange={(e) => onChange({ ...value, more: e.currentTarget.value }, 'more')}
               onKeyDown={(e) => e.key === 'Enter' && !adding.busy && adding.once(addLine)}
             />
             <Button variant="outline" disabled={adding.busy} onClick={() => adding.once(addLine)}>

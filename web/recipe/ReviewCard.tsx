@@ -1,24 +1,27 @@
 import { Button, Card, Group, Input, NativeSelect, Text, TextInput } from '@mantine/core';
 import { isRawKind, allKinds } from '#core/kitchen';
 import { useState } from 'react';
-import type { Kind, Recipe, Revision } from '#core/contract';
+import { z } from 'zod';
+import { useHalfMade } from '../form/useHalfMade.ts';
+import { kindSchema, type Kind, type Recipe, type Revision } from '#core/contract';
 import { newId, stampInstant } from '../sync/device.ts';
 import { useLivesQuery } from '../sync/api.ts';
-import { Field } from '../kitchen/fields.tsx';
+import { Field } from '../form/fields.tsx';
 import { useCommands } from '../sync/commands.ts';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
-export interface Answers {
-  kind: Kind;
-  servings: string;
-  amount: string;
-  unit: 'g' | 'ml';
-  lifeId: string;
-  hands: string;
+const answersSchema = z.object({
+  kind: kindSchema,
+  servings: z.string(),
+  amount: z.string(),
+  unit: z.enum(['g', 'ml']),
+  lifeId: z.string(),
+  hands: z.string(),
   /** The cook said how large a serving is; untouched, it stays a guess. */
-  sized: boolean;
-}
+  sized: z.boolean(),
+});
+export type Answers = z.infer<typeof answersSchema>;
 
 /** What the review card asks, filled in with the guesses. */
 export const answersFrom = (r: Pick<Revision, 'kind' | 'servings' | 'serving' | 'storage' | 'steps'>): Answers => ({
@@ -82,7 +85,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           ))}
         </NativeSelect>
       </div>
-      <Field label="How many servings does it make?" type="number" value={answers.servings} onChange={(servings) => set({ servings })} />
+      <Field label="How many servings does it make?" figure value={answers.servings} onChange={(servings) => set({ servings })} />
       <div>
         <Input.Label htmlFor="rv-amount">
           How large is one?{' '}
@@ -126,18 +129,26 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           ))}
         </NativeSelect>
       </div>
-      <Field label="Minutes of hands in all" type="number" value={answers.hands} onChange={(hands) => set({ hands })} />
+      <Field label="Minutes of hands in all" figure value={answers.hands} onChange={(hands) => set({ hands })} />
     </Columns>
   );
 }
 
 /** The same questions for a recipe that was kept without them being answered. */
 export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Revision }) {
-  const [answers, setAnswers] = useState(() => answersFrom(revision));
+  const [initial] = useState(() => answersFrom(revision));
+  const [answers, setAnswers, half] = useHalfMade({
+    key: `review ${recipe.id}`,
+    name: `Checking ${recipe.name}`,
+    path: `/recipes/${recipe.id}`,
+    initial,
+    schema: answersSchema,
+  });
   const { write } = useCommands();
   const problems = problemsOf(answers);
   const [id] = useState(newId);
   const save = (): void => {
+    half?.drop();
     const next = { ...withAnswers(revision, answers), id, madeAt: stampInstant() };
     void write(
       [
@@ -150,7 +161,7 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
   return (
     <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
       <h2>Check these before you plan it</h2>
-      <ReviewQuestions answers={answers} onChange={setAnswers} />
+      <ReviewQuestions answers={answers} onChange={(next) => setAnswers(next, 'answers')} />
       {problems.map((p) => (
         <Note tone="bad" mt={10} role="alert" key={p}>
           {p}

@@ -4,6 +4,7 @@ import { again, takeBack, type Act } from '#core/commands';
 import { api } from './api.ts';
 import { device, newId, stampAct, stampInstant } from './device.ts';
 import { actId, doneBefore, noteDone, noteUndone, writeIntent } from './intents.ts';
+import { draftRestored } from './draftsSlice.ts';
 import { enqueue } from './outbox.ts';
 import { useAppDispatch, useAppState, type RootState } from './store.ts';
 import { shown, type UndoWay } from './toastSlice.ts';
@@ -66,7 +67,8 @@ export function useCommands(): Commands {
         return writeId;
       },
       async undo(way) {
-        if (way.kind === 'events') {
+        if (way.kind === 'draft') dispatch(draftRestored({ key: way.key, draft: way.draft }));
+        else if (way.kind === 'events') {
           const made = way.events.map((e) => ({ ...e, undo: intentId(device, 'undone', e.id, e.seen ?? '') }));
           const acts = made.filter((e) => doneBefore(e.undo, { eventId: e.id }) === 'no');
           if (acts.length === 0) return;

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** Things that can be half made. */
-export type DraftKind = 'plan' | 'count';
+export type DraftKind = 'plan' | 'count' | 'form' | 'import' | 'labels' | 'line';
 
 /** Something half made: a plan, a form, an import under review. It lives until it is kept or dropped, over a reload, a closed tab and a crash. */
 export interface Draft {
@@ -83,10 +83,13 @@ export const draftsSlice = createSlice({
       d.present = d.future.shift();
       delete d.field;
     },
+    draftRestored: (state, { payload: { key, draft } }: PayloadAction<{ key: string; draft: Draft }>) => {
+      state.byKey[key] ??= draft;
+    },
     draftDropped: (state, { payload: key }: PayloadAction<string>) => {
       delete state.byKey[key];
     },
   },
 });
 
-export const { draftsLoaded, draftEdited, draftUndone, draftRedone, draftDropped } = draftsSlice.actions;
+export const { draftsLoaded, draftEdited, draftUndone, draftRedone, draftRestored, draftDropped } = draftsSlice.actions;

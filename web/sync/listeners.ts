@@ -3,7 +3,7 @@ import { api } from './api.ts';
 import { follow } from './clock.ts';
 import { rememberUnits, unitsFollowed } from './deviceSlice.ts';
 import { deviceStore, type KeptDraft } from './deviceStore.ts';
-import { draftDropped, draftEdited, draftRedone, draftsLoaded, draftUndone, type DraftsState } from './draftsSlice.ts';
+import { draftDropped, draftEdited, draftRedone, draftRestored, draftsLoaded, draftUndone, type DraftsState } from './draftsSlice.ts';
 
 /** What happens beside the state: an answer sets the clock and the measures, a draft is written down. */
 export const listeners = createListenerMiddleware();
@@ -44,7 +44,7 @@ async function keepDrafts(drafts: DraftsState['byKey']): Promise<void> {
 }
 
 listeners.startListening({
-  matcher: isAnyOf(draftEdited, draftUndone, draftRedone, draftDropped),
+  matcher: isAnyOf(draftEdited, draftUndone, draftRedone, draftRestored, draftDropped),
   effect: async (action, { cancelActiveListeners, delay, getState }) => {
     const { payload } = action as ReturnType<typeof draftEdited | typeof draftDropped>;
     unkept.add(typeof payload === 'string' ? payload : payload.key);

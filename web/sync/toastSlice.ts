@@ -1,8 +1,11 @@
+import type { Draft } from './draftsSlice.ts';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How the last thing done can be taken back. */
 export type UndoWay =
-  { kind: 'events'; events: { id: string; subjects: string[]; seen?: string }[] } | { kind: 'write'; writeId: string; seen?: string };
+  | { kind: 'events'; events: { id: string; subjects: string[]; seen?: string }[] }
+  | { kind: 'write'; writeId: string; seen?: string }
+  | { kind: 'draft'; key: string; draft: Draft };
 
 export interface Toast {
   id: number;

@@ -13,6 +13,7 @@ import { AtTheTable } from './AtTheTable.tsx';
 import { EveningQuestion } from './EveningQuestion.tsx';
 import { Now } from './Now.tsx';
 import { EatFirst, Lasting, Week } from './Cards.tsx';
+import { HalfMade } from '../ui/HalfMade.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
@@ -58,6 +59,7 @@ export function TodayPage() {
       {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
       {!asks && names.length > 0 && !view.tonight.logged && <NotFor says={view.tonight.notFor} />}
       <PastCard packs={view.past.map(({ pack, eatBy }) => ({ ...pack, seen: pack.seen ?? pack.packId, eatBy }))} today={data.today} />
+      <HalfMade />
       <PrintAgain {...data.printAgain} />
       {data.demoOld && (
         <Note tone="warn" mb={14}>

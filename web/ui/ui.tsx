@@ -1,4 +1,4 @@
-import { ActionIcon, Anchor, Badge, Box, Button, Card, Group, Popover, Text, TextInput } from '@mantine/core';
+import { ActionIcon, Anchor, Badge, Box, Button, Card, Group, Popover, Text, TextInput, type BoxProps } from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
@@ -56,6 +56,13 @@ export function Cautions({ list, title = 'Before you eat it' }: { list: readonly
     </Card>
   );
 }
+
+/** A part of a card, set off by a line. */
+export const Section = ({ children, ...space }: BoxProps & { children: ReactNode }) => (
+  <Box className={c.section} pt={12} {...space}>
+    {children}
+  </Box>
+);
 
 /** What a page shows while it waits, or when the server could not answer. */
 export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => void }) {
