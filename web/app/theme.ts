@@ -85,6 +85,8 @@ export const theme = createTheme({
     },
   },
   defaultRadius: 8,
+  // a phone, up to 720 px
+  breakpoints: { sm: '45.0625em' },
   black: '#1B2230',
   white: '#FFFFFF',
   cursorType: 'pointer',
@@ -93,6 +95,8 @@ export const theme = createTheme({
   lineHeights: { xs: '1.3', sm: '1.35', md: '1.4', lg: '1.4', xl: '1.3' },
   variantColorResolver: variants,
   components: {
+    AppShell: { classNames: { main: c.main } },
+    Skeleton: { classNames: { root: c.skeleton } },
     Button: Button.extend({
       defaultProps: { variant: 'filled' },
       classNames: { root: c.button, label: c.buttonLabel },
@@ -144,6 +148,8 @@ export const theme = createTheme({
       classNames: { root: c.segments, label: c.segment, indicator: c.segmentPill, control: c.segmentCell },
       vars: () => ({ root: { '--sc-padding': '7px 12px' } }),
     }),
+    // named, not brought in: it stands in pages that come later
+    Combobox: { classNames: { option: c.option, options: c.options } },
     Text: Text.extend({ classNames: { root: c.text } }),
     Modal: Modal.extend({ defaultProps: { radius: 10, padding: 16 }, classNames: { title: c.sheetTitle } }),
   },

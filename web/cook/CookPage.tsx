@@ -7,7 +7,7 @@ import { cooksNow, type TaskView } from '#core/session';
 import { useFrameQuery, useSessionsQuery } from '../sync/api.ts';
 import { useSessionCook } from '../sync/session.ts';
 import { useNow } from '../sync/clock.ts';
-import { Cautions, Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Cautions, Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Score } from './Score.tsx';
@@ -50,7 +50,7 @@ export function CookPage() {
   const binding = view.schedule?.bindingTaskIds.at(-1);
   const bindingDish = binding ? view.tasks.find((t) => t.id === binding) : undefined;
   return (
-    <main className="page">
+    <Page>
       {brief && <SessionHeader brief={brief} here={`/cook/${id}`} />}
       <PageHead
         title={
@@ -205,6 +205,6 @@ export function CookPage() {
           <Cautions list={cautionsFor([...hazards, 'cooling'], frame.household.country)} title="While you cook" />
         </Stack>
       )}
-    </main>
+    </Page>
   );
 }

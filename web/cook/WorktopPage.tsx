@@ -6,7 +6,7 @@ import { cooksNow, timersNow } from '#core/session';
 import { useFrameQuery } from '../sync/api.ts';
 import { useSessionCook } from '../sync/session.ts';
 import { useNow } from '../sync/clock.ts';
-import { ToastBar } from '../frame/ToastBar.tsx';
+import Notices from '../frame/Notices.tsx';
 import { Waiting } from '../ui/ui.tsx';
 import { useWakeLock } from '../ui/useWakeLock.ts';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -101,7 +101,7 @@ export function WorktopPage() {
         </div>
         {awake === 'notHere' && <p>This browser lets the screen sleep: set the tablet to stay on while you cook.</p>}
       </footer>
-      <ToastBar />
+      <Notices />
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
 import { useEatQuery, useFrameQuery } from '../sync/api.ts';
-import { DueTag, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
+import { DueTag, NotFor, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine } from '../store/ColdLine.tsx';
 import { amountOf } from '../ui/packWords.ts';
@@ -38,7 +38,7 @@ export function EatPage() {
       { replace: true },
     );
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title="Eat"
         lead={
@@ -136,6 +136,6 @@ export function EatPage() {
         </Columns>
       </Stack>
       {logging !== null && <LogMeal data={data} what={logging} day={params.get('day') ?? undefined} onClose={() => setLog(null)} />}
-    </main>
+    </Page>
   );
 }

@@ -5,7 +5,7 @@ import type { RestoreLook } from '#core/queries';
 import { api, sayError, useDamageQuery, useLookAtCopyMutation, usePutDamageAsideMutation, useTakeCopyMutation } from '../sync/api.ts';
 import { JobProgress } from '../ui/JobProgress.tsx';
 import { useAppDispatch } from '../sync/store.ts';
-import { PageHead, Waiting } from '../ui/ui.tsx';
+import { PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { useJob } from '../sync/useJob.ts';
 import { Rows } from '../ui/Rows.tsx';
 import { Note } from '../ui/Note.tsx';
@@ -35,7 +35,7 @@ export function DamagePage() {
   // the household's own zone cannot be read now
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   return (
-    <main className="page">
+    <Page>
       <PageHead title="The household’s file is damaged" lead="Nothing was changed, and what you enter waits on this device." />
       <Stack>
         <Card aria-label="What happened">
@@ -119,6 +119,6 @@ export function DamagePage() {
           {problem}
         </Note>
       )}
-    </main>
+    </Page>
   );
 }

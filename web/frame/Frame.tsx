@@ -1,4 +1,4 @@
-import { Box, Button, Group, Text, UnstyledButton } from '@mantine/core';
+import { ActionIcon, AppShell, Box, Button, Group, Text } from '@mantine/core';
 import { IconDots, IconSearch } from '@tabler/icons-react';
 import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigation } from 'react-router';
@@ -11,12 +11,14 @@ import { takeOver, useNewVersion } from '../sync/serviceWorker.ts';
 import { BottomBar, Rail } from './Rail.tsx';
 import { StoreStrip } from './StoreStrip.tsx';
 import { useAppSelector } from '../sync/store.ts';
-import { ToastBar } from './ToastBar.tsx';
 import { useKeys } from './useKeys.ts';
 import { Note } from '../ui/Note.tsx';
+import c from './Frame.module.css';
 
 const bringFinder = () => import('./Finder.tsx');
 const Finder = lazy(bringFinder);
+const bringNotices = () => import('./Notices.tsx');
+const Notices = lazy(bringNotices);
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
 const DamagePage = lazy(() => import('./DamagePage.tsx').then((m) => ({ default: m.DamagePage })));
 const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
@@ -43,7 +45,7 @@ function ToSettle({ data }: { data: FrameAnswer | undefined }) {
   const more = (data?.clashes.length ?? 0) + (data?.unreadable.length ?? 0) - 1;
   if ((!clash && !broken) || pathname === '/settle') return null;
   return (
-    <Note tone="warn" className="banner" role="status">
+    <Note tone="warn" m={{ base: '10px 14px 0', sm: '12px 24px 0' }} role="status">
       <Group wrap="nowrap">
         <Text className="grow" span inherit>
           {clash ? (
@@ -72,7 +74,7 @@ function Notes({ zone }: { zone: string }) {
   return (
     <>
       {!online && (
-        <Note tone="warn" className="banner" role="status">
+        <Note tone="warn" m={{ base: '10px 14px 0', sm: '12px 24px 0' }} role="status">
           <b>{shut ? 'This device is not let in, kept here.' : (notNow ?? 'No connection, kept here.')}</b>{' '}
           {pending.length > 0
             ? `${pending.length === 1 ? `“${pending[0]?.label ?? ''}” waits` : `${pending.length} entries wait`} on this device and ${
@@ -84,13 +86,13 @@ function Notes({ zone }: { zone: string }) {
         </Note>
       )}
       {notKept && (
-        <Note tone="bad" className="banner" role="alert">
+        <Note tone="bad" m={{ base: '10px 14px 0', sm: '12px 24px 0' }} role="alert">
           <b>This device has no room left.</b> What you enter now waits in this page alone: leave it open until it is sent, or free some
           space.
         </Note>
       )}
       {refused.map((r) => (
-        <Note tone="bad" className="banner" role="alert" key={r.seq}>
+        <Note tone="bad" m={{ base: '10px 14px 0', sm: '12px 24px 0' }} role="alert" key={r.seq}>
           <Group wrap="nowrap">
             <Box className="grow">
               <b>{r.label}:</b> {r.message}{' '}
@@ -106,7 +108,7 @@ function Notes({ zone }: { zone: string }) {
         </Note>
       ))}
       {newVersion && (
-        <Note className="banner" role="status">
+        <Note m={{ base: '10px 14px 0', sm: '12px 24px 0' }} role="status">
           <Group wrap="nowrap">
             <Text className="grow" span inherit>
               A newer Tambo is here.
@@ -143,16 +145,23 @@ export function Frame() {
   }, []);
   const close = useCallback(() => setOpen(undefined), []);
   return (
-    <div className="frame">
-      <Button component="a" href="#main" className="skip">
+    <AppShell
+      layout="alt"
+      padding={0}
+      transitionDuration={0}
+      header={{ height: { base: 58, sm: 66 } }}
+      navbar={{ width: 84, breakpoint: 'sm', collapsed: { mobile: true } }}
+      footer={{ height: { base: 'calc(68px + env(safe-area-inset-bottom))', sm: 0 } }}
+    >
+      <Button component="a" href="#main" className={c.skip}>
         Skip to the page
       </Button>
       <Rail />
-      <header className="topstrip">
+      <AppShell.Header className={c.top}>
         {data ? (
           <>
-            <Link to="/eat" className="supply" aria-label={`${data.supplies.dinners.count} dinners left, ${data.supplies.dinners.says}`}>
-              <Text span variant="big">
+            <Link to="/eat" className={c.supply} aria-label={`${data.supplies.dinners.count} dinners left, ${data.supplies.dinners.says}`}>
+              <Text span variant="big" fz={{ base: 22, sm: 24 }}>
                 {data.supplies.dinners.count}
               </Text>
               <Text span variant="unit">
@@ -161,37 +170,37 @@ export function Frame() {
               <small>{data.supplies.dinners.says.replace(/ \(.*/, '')}</small>
             </Link>
             <StoreStrip marks={data.strip} today={data.today} />
-            <UnstyledButton className="topfind" aria-label="Find (Ctrl K)" title="Find: Ctrl K" onClick={() => onFind(false)}>
+            <ActionIcon variant="subtle" visibleFrom="sm" aria-label="Find (Ctrl K)" title="Find: Ctrl K" onClick={() => onFind(false)}>
               <IconSearch size={22} stroke={2} aria-hidden />
-            </UnstyledButton>
-            <Button component={Link} variant="outline" to="/eat?log=1" className="logbtn" title="Key e">
+            </ActionIcon>
+            <Button component={Link} variant="outline" to="/eat?log=1" visibleFrom="sm" title="Key e">
               Log eaten
             </Button>
-            <UnstyledButton className="topmore" aria-label="More" onClick={() => setOpen('more')}>
+            <ActionIcon variant="subtle" hiddenFrom="sm" aria-label="More" onClick={() => setOpen('more')}>
               <IconDots size={26} stroke={2} aria-hidden />
-            </UnstyledButton>
+            </ActionIcon>
           </>
         ) : (
           <Text span inherit c="dimmed">
             Tambo
           </Text>
         )}
-      </header>
-      <div>
+      </AppShell.Header>
+      <AppShell.Main id="main" tabIndex={-1} aria-busy={navigation.state === 'loading'}>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <ToSettle data={data} />
-        <Box id="main" tabIndex={-1} style={{ outline: 'none' }} aria-busy={navigation.state === 'loading'}>
-          {saysDamaged(error) ? (
-            <Suspense fallback={null}>
-              <DamagePage />
-            </Suspense>
-          ) : (
-            <Outlet />
-          )}
-        </Box>
-      </div>
+        {saysDamaged(error) ? (
+          <Suspense fallback={null}>
+            <DamagePage />
+          </Suspense>
+        ) : (
+          <Outlet />
+        )}
+      </AppShell.Main>
       <BottomBar />
-      <ToastBar />
+      <Suspense fallback={null}>
+        <Notices />
+      </Suspense>
       {open && (
         <Suspense fallback={null}>
           {(open === 'find' || open === 'code') && <Finder byCode={open === 'code'} onClose={close} />}
@@ -199,6 +208,6 @@ export function Frame() {
           {open === 'more' && <MoreSheet onFind={() => onFind(false)} onClose={close} />}
         </Suspense>
       )}
-    </div>
+    </AppShell>
   );
 }

@@ -1,57 +1,55 @@
+import { AppShell, Box, Divider, SimpleGrid } from '@mantine/core';
 import { NavLink } from 'react-router';
+import c from './Frame.module.css';
 import { besides, stations } from './stations.ts';
 
-const onClass =
-  (base: string) =>
-  ({ isActive }: { isActive: boolean }): string =>
-    `${base}${isActive ? ' on' : ''}`;
+const Station = ({ to, name, Icon, size }: Pick<(typeof stations | typeof besides)[number], 'to' | 'name' | 'Icon'> & { size: number }) => (
+  <NavLink to={to} end={to === '/'} className={c.station}>
+    <Icon size={size} stroke={1.8} aria-hidden />
+    {name}
+  </NavLink>
+);
 
 /** The stations in working order, at the left of a table's screen. */
 export function Rail() {
   return (
-    <nav className="rail" aria-label="Stations">
-      <svg
-        className="hut"
-        width="40"
-        height="40"
-        viewBox="0 0 40 40"
-        fill="none"
-        stroke="#fff"
-        strokeWidth="2.4"
-        strokeLinejoin="round"
-        aria-hidden="true"
-      >
-        <path d="M5 18L20 6l15 12M9 16v17h22V16M9 25h22M16 33v-8M24 33v-8" />
-      </svg>
-      {stations.map(({ to, name, Icon }) => (
-        <NavLink key={to} to={to} end={to === '/'} className={onClass('st')}>
-          <Icon size={22} stroke={1.8} aria-hidden />
-          {name}
-        </NavLink>
+    <AppShell.Navbar component="nav" className={c.rail} aria-label="Stations">
+      <Box mb={8}>
+        <svg
+          width="40"
+          height="40"
+          viewBox="0 0 40 40"
+          fill="none"
+          stroke="#fff"
+          strokeWidth="2.4"
+          strokeLinejoin="round"
+          aria-hidden="true"
+        >
+          <path d="M5 18L20 6l15 12M9 16v17h22V16M9 25h22M16 33v-8M24 33v-8" />
+        </svg>
+      </Box>
+      {stations.map((s) => (
+        <Station key={s.to} size={22} {...s} />
       ))}
-      <div className="sep" />
-      {besides.map(({ to, name, Icon }) => (
-        <NavLink key={to} to={to} className={onClass('st')}>
-          <Icon size={22} stroke={1.8} aria-hidden />
-          {name}
-        </NavLink>
+      <Divider w={44} my={5} color="var(--rail-line)" size={1.5} />
+      {besides.map((s) => (
+        <Station key={s.to} size={22} {...s} />
       ))}
-    </nav>
+    </AppShell.Navbar>
   );
 }
 
 /** The five stations that a thumb needs, below; the rest is in the sheet. */
 export function BottomBar() {
   return (
-    <nav className="bottombar" aria-label="Stations at hand">
-      {stations
-        .filter((s) => s.thumb)
-        .map(({ to, name, Icon }) => (
-          <NavLink key={to} to={to} end={to === '/'} className={onClass('')}>
-            <Icon size={24} stroke={1.8} aria-hidden />
-            {name}
-          </NavLink>
-        ))}
-    </nav>
+    <AppShell.Footer className={c.below} hiddenFrom="sm">
+      <SimpleGrid component="nav" cols={5} spacing={4} aria-label="Stations at hand">
+        {stations
+          .filter((s) => s.thumb)
+          .map((s) => (
+            <Station key={s.to} size={24} {...s} />
+          ))}
+      </SimpleGrid>
+    </AppShell.Footer>
   );
 }

@@ -2,7 +2,7 @@ import { Button, Group } from '@mantine/core';
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../sync/api.ts';
-import { PageHead, Waiting } from '../ui/ui.tsx';
+import { PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
@@ -44,7 +44,7 @@ export function KitchenPage() {
   }, [tab, ready]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   return (
-    <main className="page">
+    <Page>
       <PageHead title="Kitchen" lead={data.household.name}>
         <Group gap={8} className="chips" role="group" aria-label="Part of the kitchen">
           {tabs.map(([id, name]) => (
@@ -72,6 +72,6 @@ export function KitchenPage() {
       {tab === 'data' && <Copies zone={data.household.timeZone} />}
       {tab === 'device' && <ThisDevice household={data.household} />}
       {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
-    </main>
+    </Page>
   );
 }

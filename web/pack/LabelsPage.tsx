@@ -6,7 +6,7 @@ import { countOf } from '#core/kitchen';
 import { a4Grid21, type LabelResult } from '#core/pack';
 import { useLabelsQuery, useSessionsQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
@@ -39,7 +39,7 @@ export function LabelsPage() {
     );
   };
   return (
-    <main className="page">
+    <Page>
       {brief && <SessionHeader brief={brief} here={`/pack/${id}/labels`} />}
       <PageHead
         title="Labels"
@@ -153,6 +153,6 @@ export function LabelsPage() {
           )}
         </Columns>
       )}
-    </main>
+    </Page>
   );
 }

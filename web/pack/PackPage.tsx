@@ -5,7 +5,7 @@ import { clockOf, quarterDown, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFrameQuery, useKitchenQuery, useSessionPackQuery, useSessionsQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
-import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Why, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Filling } from './Filling.tsx';
@@ -27,19 +27,19 @@ export function PackPage() {
   const b = data.batches.find((x) => x.batch.id === params.get('dish')) ?? data.batches.find((x) => !x.flags.packed) ?? data.batches[0];
   if (!b)
     return (
-      <main className="page">
+      <Page>
         <Empty title="Nothing to pack" text="This session has no dishes.">
           <Button component={Link} to={`/plan/${id}`}>
             Open the plan
           </Button>
         </Empty>
-      </main>
+      </Page>
     );
   const places = kitchen.places.map((p) => p.place);
   const weighed = b.yield.how === 'weighed';
   const inGrams = b.lot.measure === 'g' && b.revision.cubeMl === undefined;
   return (
-    <main className="page">
+    <Page>
       {brief && <SessionHeader brief={brief} here={`/pack/${id}`} />}
       <Group gap={8} mb={12} className="chips" role="group" aria-label="Dish">
         {data.batches.map((x) => (
@@ -93,6 +93,6 @@ export function PackPage() {
           that was all. Less than one portion is tonight’s.
         </Why>
       </Text>
-    </main>
+    </Page>
   );
 }

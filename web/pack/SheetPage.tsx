@@ -4,7 +4,7 @@ import { capital, listOf, sayDayYear, sayLongDay } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
 import { sayVague } from '#core/store';
 import { useLabelsQuery, useSessionPackQuery } from '../sync/api.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
@@ -23,7 +23,7 @@ export function SheetPage() {
   const byPack = new Map((sheet?.labels ?? []).map((l) => [l.packId, l]));
   const filled = data.batches.filter((b) => b.packs.length > 0);
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title={data.session.name}
         lead={`Session sheet, ${sayLongDay(data.session.day)}. Keep it by the freezer: a label refers to it when its text did not fit.`}
@@ -89,6 +89,6 @@ export function SheetPage() {
           })}
         </Stack>
       )}
-    </main>
+    </Page>
   );
 }

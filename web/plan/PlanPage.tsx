@@ -6,7 +6,7 @@ import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
 import type { FrameAnswer, RecipeBrief } from '#core/queries';
 import { useFrameQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { useDraft } from '../sync/useDraft.ts';
 import { Editor } from './PlanEditor.tsx';
@@ -29,7 +29,7 @@ export function PlanPage() {
   const creating = params.get('new') === '1' || add !== null;
   if (!id && !creating && sessions.data.sessions.length > 0) {
     return (
-      <main className="page">
+      <Page>
         <PageHead title="Plan" lead="What is cooking, what is coming.">
           <Button component={Link} to="/plan?new=1">
             Plan a session
@@ -56,24 +56,24 @@ export function PlanPage() {
             </Rows>
           </Card>
         )}
-      </main>
+      </Page>
     );
   }
   if (recipes.data.length === 0)
     return (
-      <main className="page">
+      <Page>
         <Empty title="First a recipe" text="A session is made of recipes. Bring one in from a file, then plan how many portions you want.">
           <Button component={Link} to="/recipes/new">
             Bring in a recipe
           </Button>
         </Empty>
-      </main>
+      </Page>
     );
   return (
-    <main className="page">
+    <Page>
       {here && <SessionHeader brief={here} here={`/plan/${here.id}`} />}
       <Plan key={id ?? 'new'} id={id} stored={existing.data?.session ?? null} recipes={recipes.data} frame={frame.data} />
-    </main>
+    </Page>
   );
 }
 

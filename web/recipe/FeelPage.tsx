@@ -8,7 +8,7 @@ import { useIngredientsQuery, useRecipeQuery, useRecipesQuery } from '../sync/ap
 import { now } from '../sync/clock.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
-import { PageHead } from '../ui/ui.tsx';
+import { PageHead, Page } from '../ui/ui.tsx';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, numberOf } from '../form/fields.tsx';
 import { emptyDraft, feelRecipe, saveDraft, savedDraft, wentInG, type FeelDraft } from './feelDraft.ts';
@@ -168,7 +168,7 @@ export function FeelPage() {
     void navigate(`/recipes/${made.recipe.id}`);
   };
   return (
-    <main className="page">
+    <Page>
       <PageHead title="Cook by feel" lead="Say what goes in as it goes in. It is kept on this device until you keep it as a recipe.">
         <Button disabled={problems.length > 0} onClick={() => void save()}>
           Keep as a recipe
@@ -255,6 +255,6 @@ export function FeelPage() {
           ))}
         </Card>
       </Columns>
-    </main>
+    </Page>
   );
 }

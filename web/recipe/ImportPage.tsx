@@ -6,7 +6,7 @@ import { revisionSchema } from '#core/contract';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { sayError, useReadRecipeMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
-import { PageHead } from '../ui/ui.tsx';
+import { PageHead, Page } from '../ui/ui.tsx';
 import { Review, reviewOf, type Reviewed } from './Review.tsx';
 import { Note } from '../ui/Note.tsx';
 
@@ -62,7 +62,7 @@ export function ImportPage() {
   };
   if (value)
     return (
-      <main className="page">
+      <Page>
         {list.length > 1 && (
           <Group gap={8} mb={12} className="chips">
             {list.map((r, i) => (
@@ -79,11 +79,11 @@ export function ImportPage() {
           onCancel={() => half?.drop()}
           onDone={done}
         />
-      </main>
+      </Page>
     );
   const said = tooLarge !== undefined ? { message: tooLarge, refusals: [] } : state.error ? sayError(state.error) : undefined;
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title="Bring in a recipe"
         lead="From a file on this computer: a web page you saved that holds a recipe, or a recipe file in JSON-LD."
@@ -141,6 +141,6 @@ export function ImportPage() {
       <Text size="xs" c="dimmed" mt={14}>
         To save a page: in the browser choose “Save page as” and “HTML only”. <Link to="/recipes">Back to the recipes</Link>
       </Text>
-    </main>
+    </Page>
   );
 }

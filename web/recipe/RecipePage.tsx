@@ -6,7 +6,7 @@ import { sayGap } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
 import { useFrameQuery, useRecipeQuery } from '../sync/api.ts';
-import { Cautions, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
+import { Cautions, NotFor, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Amounts } from './Amounts.tsx';
 import { DrawnByCard, DrawsCard } from './BasesCard.tsx';
@@ -116,7 +116,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
     void navigate(open ? `/plan/${open.id}?${p.toString()}` : `/plan?${p.toString()}`);
   };
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title={
           <Group wrap="nowrap" component="span" gap={14}>
@@ -139,7 +139,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
       <NotFor says={data.warnings} />
       <ScaleBar data={data} typing={typing} error={scaling.error} />
       <Sized data={data} s={scaling} />
-    </main>
+    </Page>
   );
 }
 

@@ -4,7 +4,7 @@ import { Link, useSearchParams } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
@@ -37,7 +37,7 @@ export function RecipesPage() {
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const present = allKinds.filter((k) => data.some((r) => r.recipe.kind === k));
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title="Recipes"
         lead={`${data.length} of your own, ${data.filter((r) => r.portionsInStore > 0).length} of them in the freezer.`}
@@ -133,6 +133,6 @@ export function RecipesPage() {
           )}
         </>
       )}
-    </main>
+    </Page>
   );
 }

@@ -3,7 +3,7 @@ import { Link, Navigate } from 'react-router';
 import { stages } from '#core/session';
 import { type SessionBrief } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
-import { Empty, Waiting } from '../ui/ui.tsx';
+import { Empty, Waiting, Page } from '../ui/ui.tsx';
 
 const before = (s: SessionBrief, stage: (typeof stages)[number]): boolean => s.state.counts[stage] < s.state.batches;
 
@@ -14,13 +14,13 @@ function Next({ to, stage, title, text }: { to: string; stage: (typeof stages)[n
   const next = data.open.find((s) => before(s, stage)) ?? data.open[data.open.length - 1];
   if (next) return <Navigate to={`/${to}/${next.id}`} replace />;
   return (
-    <main className="page">
+    <Page>
       <Empty title={title} text={text}>
         <Button component={Link} to="/plan">
           Plan a session
         </Button>
       </Empty>
-    </main>
+    </Page>
   );
 }
 

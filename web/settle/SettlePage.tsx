@@ -5,7 +5,7 @@ import type { ClashBrief, Unreadable } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
 import { useCommands, type NewChange } from '../sync/commands.ts';
 import { device } from '../sync/device.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { documentWords, fieldOf, valueOf } from './words.ts';
 
 /** One document that two devices changed differently: both beside each other, and one tap for each. */
@@ -104,7 +104,7 @@ export function SettlePage() {
   const zone = data.household.timeZone;
   const count = data.clashes.length + data.unreadable.length;
   return (
-    <main className="page">
+    <Page>
       <PageHead title="To settle" lead={count === 0 ? 'Nothing waits for you.' : `${countOf(count, 'thing')} to settle, nothing lost.`} />
       {count === 0 && (
         <Empty title="All is settled" text="When two devices change one thing differently, or something cannot be read, you find it here.">
@@ -121,6 +121,6 @@ export function SettlePage() {
           <Broken key={`${u.table} ${u.id}`} broken={u} zone={zone} />
         ))}
       </Stack>
-    </main>
+    </Page>
   );
 }

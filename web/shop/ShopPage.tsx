@@ -7,7 +7,7 @@ import type { ListedLine } from '#core/session';
 import { useSessionsQuery } from '../sync/api.ts';
 import { useSessionShop } from '../sync/session.ts';
 import { useCommands } from '../sync/commands.ts';
-import { Empty, PageHead, Waiting, Why } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Why, Page } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
@@ -86,7 +86,7 @@ export function ShopPage() {
     .filter((s) => s.lines.length > 0);
   const short = data.containers?.fits === false ? data.containers : undefined;
   return (
-    <main className="page">
+    <Page>
       {brief && <SessionHeader brief={brief} here={`/shop/${id}`} />}
       <PageHead
         title="Shop"
@@ -157,6 +157,6 @@ export function ShopPage() {
           )}
         </Box>
       )}
-    </main>
+    </Page>
   );
 }

@@ -2,7 +2,7 @@ import { Button } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import { useCountQuery } from '../sync/api.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { Count } from './Count.tsx';
 
 /** First count: what is in the freezer already, a line a kind. */
@@ -10,7 +10,7 @@ export function CountPage() {
   const { data, error, refetch } = useCountQuery();
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   return (
-    <main className="page" style={{ maxWidth: 900 }}>
+    <Page maw={900}>
       <PageHead
         title="Count the freezer"
         lead={`Stand before it, or let somebody call out what is in there. ${countOf(data.packs, 'pack')} in store now.`}
@@ -28,6 +28,6 @@ export function CountPage() {
       ) : (
         <Count data={data} />
       )}
-    </main>
+    </Page>
   );
 }

@@ -5,7 +5,7 @@ import type { HistoryAnswer } from '#core/queries';
 import { useFrameQuery, useHistoryQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import type { UndoWay } from '../sync/toastSlice.ts';
-import { Empty, PageHead, Waiting } from '../ui/ui.tsx';
+import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
 /** Entries brought in at a time, and the most that are. */
@@ -69,7 +69,7 @@ export function HistoryPage() {
   const zone = frame.household.timeZone;
   const shown = data.entries.filter((e) => (!type || e.type === type) && e.says.toLowerCase().includes(q.toLowerCase()));
   return (
-    <main className="page">
+    <Page>
       <PageHead title="History" lead="What was logged and changed lately. Nothing is overwritten: taking back is a new entry.">
         <TextInput
           type="search"
@@ -114,6 +114,6 @@ export function HistoryPage() {
           )}
         </Card>
       )}
-    </main>
+    </Page>
   );
 }

@@ -7,7 +7,7 @@ import { portionName, sayUndated } from '#core/session';
 import { sayVague, thawHoursOf } from '#core/store';
 import { sayError, useFrameQuery, usePackQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
-import { Cautions, DueTag, NotFor, PageHead, Waiting, Why } from '../ui/ui.tsx';
+import { Cautions, DueTag, NotFor, PageHead, Waiting, Why, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { LabelDrawings } from '../pack/LabelDrawings.tsx';
 import { previewOf } from '../pack/usePreview.ts';
@@ -25,7 +25,7 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   const said = sayError(error);
   const offers = said.refusals.map((r) => r.expected).filter((e) => /^[2-9A-Z]{5}$/.test(e));
   return (
-    <main className="page">
+    <Page>
       <Card component="div" className="empty">
         <h1>No pack “{typed}”</h1>
         <p role="alert">{said.message}</p>
@@ -40,7 +40,7 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
           </Button>
         </Group>
       </Card>
-    </main>
+    </Page>
   );
 }
 
@@ -61,7 +61,7 @@ export function PackDetailPage() {
   const thaw = thawHoursOf(pack);
   const evenings = Array.from({ length: 9 }, (_, i) => addDays(frame.today, i));
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title={
           <Group wrap="nowrap" component="span" gap={14}>
@@ -282,6 +282,6 @@ export function PackDetailPage() {
           <Cautions list={data.cautions} title="Before it is eaten" />
         </Stack>
       </Columns>
-    </main>
+    </Page>
   );
 }

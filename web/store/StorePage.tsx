@@ -6,7 +6,7 @@ import { allKinds, countOf, sayDay, sayNear } from '#core/kitchen';
 import type { PackBrief } from '#core/queries';
 import { useStoreQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
-import { DueTag, Empty, NotFor, PageHead, Waiting } from '../ui/ui.tsx';
+import { DueTag, Empty, NotFor, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine, pullFor } from './ColdLine.tsx';
@@ -55,7 +55,7 @@ export function StorePage() {
   };
   if (data.packs.length === 0 && data.past.length === 0)
     return (
-      <main className="page">
+      <Page>
         <PageHead title="Store" />
         <Empty
           title="An empty freezer"
@@ -70,7 +70,7 @@ export function StorePage() {
             </Button>
           </Group>
         </Empty>
-      </main>
+      </Page>
     );
   const drawn = (kind: 'freezer' | 'chest') =>
     freezers
@@ -87,7 +87,7 @@ export function StorePage() {
         />
       ));
   return (
-    <main className="page">
+    <Page>
       <PageHead
         title="Store"
         lead={`${countOf(data.packs.length, 'pack')}, ${countOf(data.dinners, 'dinner')}, ${sayVolume(Math.round(freeMl / 1000) * 1000)} free${data.probable.length > 0 ? `; ${data.probable.length} probably eaten` : ''}.`}
@@ -254,6 +254,6 @@ export function StorePage() {
           </Card>
         </Stack>
       </Columns>
-    </main>
+    </Page>
   );
 }

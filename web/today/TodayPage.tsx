@@ -1,9 +1,9 @@
-import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
 import { useFrameQuery, useTodayQuery } from '../sync/api.ts';
-import { Cautions, NotFor, Waiting } from '../ui/ui.tsx';
+import { Cautions, NotFor, Page, PageHead, Waiting } from '../ui/ui.tsx';
 import { PrintAgain } from './PrintAgain.tsx';
 import { TakeCopy } from './TakeCopy.tsx';
 import { PastCard } from '../eat/PastCard.tsx';
@@ -37,25 +37,15 @@ export function TodayPage() {
         ? `Tonight: ${plates} plates at ${frame.household.dinnerAt}, nothing planned from the freezer yet.`
         : 'Nobody is at the table tonight.';
   return (
-    <main className="page">
-      <div className="pagehead">
-        <div>
-          <Title order={1} fz={36} lh={1.15}>
-            {sayLongDay(data.today)}
-          </Title>
-          <Text inherit className="lead">
-            {lead}
-          </Text>
-        </div>
-        <div className="acts">
-          {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
-          {!view.tonight.logged && names.length > 0 && !asks && (
-            <Button component={Link} to="/eat?log=tonight">
-              Log tonight’s dinner
-            </Button>
-          )}
-        </div>
-      </div>
+    <Page>
+      <PageHead big title={sayLongDay(data.today)} lead={lead}>
+        {data.eaters.length > 0 && !view.tonight.logged && <AtTheTable data={data} />}
+        {!view.tonight.logged && names.length > 0 && !asks && (
+          <Button component={Link} to="/eat?log=tonight">
+            Log tonight’s dinner
+          </Button>
+        )}
+      </PageHead>
       {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
       {!asks && names.length > 0 && !view.tonight.logged && <NotFor says={view.tonight.notFor} />}
       <PastCard packs={view.past.map(({ pack, eatBy }) => ({ ...pack, seen: pack.seen ?? pack.packId, eatBy }))} today={data.today} />
@@ -104,6 +94,6 @@ export function TodayPage() {
         </>
       )}
       {data.takeCopy && <TakeCopy />}
-    </main>
+    </Page>
   );
 }

@@ -1,3 +1,4 @@
+import { Page } from '../ui/ui.tsx';
 import { Button, Text } from '@mantine/core';
 import { Link, useRouteError } from 'react-router';
 
@@ -6,7 +7,7 @@ export function NotFound() {
   const error = useRouteError();
   const broke = error instanceof Error;
   return (
-    <main className="page" style={{ padding: 40 }}>
+    <Page p={40}>
       <h1>{broke ? 'This page tripped' : 'Nothing stands here'}</h1>
       <Text inherit className="lead">
         {broke
@@ -19,6 +20,6 @@ export function NotFound() {
         </Button>
       </p>
       {broke && <Text size="sm">{error.message}</Text>}
-    </main>
+    </Page>
   );
 }

@@ -1,20 +1,61 @@
-import { ActionIcon, Anchor, Badge, Box, Button, Card, Group, Popover, Text, TextInput, type BoxProps } from '@mantine/core';
+import {
+  ActionIcon,
+  Anchor,
+  Badge,
+  Box,
+  Button,
+  Card,
+  Group,
+  Popover,
+  Skeleton,
+  Text,
+  TextInput,
+  Title,
+  type BoxProps,
+} from '@mantine/core';
 import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
 import { sayError } from '../sync/api.ts';
 import c from './ui.module.css';
 
+/** A page's own room in the frame. */
+export const Page = ({ children, ...box }: BoxProps & { role?: string; 'aria-label'?: string; children: ReactNode }) => (
+  <Box className={c.page} {...box}>
+    {children}
+  </Box>
+);
+
 /** A page's head: what it is, one sentence, what can be done. */
-export function PageHead({ title, lead, children }: { title: ReactNode; lead?: ReactNode; children?: ReactNode }) {
+export function PageHead({
+  title,
+  lead,
+  children,
+  big,
+}: {
+  title: ReactNode;
+  lead?: ReactNode;
+  children?: ReactNode;
+  /** The day itself. */ big?: boolean;
+}) {
   return (
-    <div className="pagehead">
-      <Box className="grow">
-        <h1>{title}</h1>
-        {lead && <p className="lead">{lead}</p>}
+    <Group className={c.head} justify="space-between" align="flex-end" gap={20} mb={14}>
+      <Box flex={{ base: '1 0 100%', sm: 1 }} miw={0}>
+        <Title order={1} fz={big ? 36 : undefined}>
+          {title}
+        </Title>
+        {lead && (
+          <Text inherit c="dimmed" mt={3} maw={900}>
+            {lead}
+          </Text>
+        )}
       </Box>
-      {children && <div className="acts noprint">{children}</div>}
-    </div>
+      {children && (
+        <Group gap={10} className={`${c.acts} noprint`}>
+          {children}
+        </Group>
+      )}
+    </Group>
   );
 }
 
@@ -68,20 +109,22 @@ export const Section = ({ children, ...space }: BoxProps & { children: ReactNode
 export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => void }) {
   if (!error)
     return (
-      <div className="page loading" role="status">
-        One moment...
-      </div>
+      <Page role="status" aria-label="One moment">
+        <Skeleton h={34} w={220} mb={14} />
+        <Skeleton h={18} w="50%" mb={22} />
+        <Skeleton h={220} radius={10} />
+      </Page>
     );
   const said = sayError(error);
   return (
-    <main className="page">
+    <Page>
       <Card component="div" className="empty">
         <h1>Not now</h1>
         <p>{said.message}</p>
         {said.refusals.length > 0 && <p>{said.refusals.map((r) => r.expected).join(', ')}</p>}
         {refetch && <Button onClick={refetch}>Try again</Button>}
       </Card>
-    </main>
+    </Page>
   );
 }
 

@@ -1,7 +1,7 @@
 import { Anchor, Button, Card, Group, Text, Title, UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { Link, Navigate, useSearchParams } from 'react-router';
 import { useCountQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
-import { Waiting } from '../ui/ui.tsx';
+import { Waiting, Page } from '../ui/ui.tsx';
 import { Count } from '../store/Count.tsx';
 import { FirstSession } from './FirstSession.tsx';
 import { missing, steps } from './steps.ts';
@@ -56,7 +56,7 @@ export function WelcomePage() {
   };
   const step = steps[at] ?? steps[0];
   return (
-    <main className="page" style={{ maxWidth: 980 }}>
+    <Page maw={980}>
       <Text inherit className="lead">
         Welcome to Tambo. Four short steps; leave any of them and come back.
       </Text>
@@ -98,6 +98,6 @@ export function WelcomePage() {
           </Button>
         )}
       </Group>
-    </main>
+    </Page>
   );
 }
