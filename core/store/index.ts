@@ -16,6 +16,7 @@ export {
   type Moment,
   type Shares,
 } from './cold.ts';
+export { pilesOf, zoneFreeMl, type Pile, type Piled } from './piles.ts';
 export { freeNow, roomIn, usableShareOf, usageOf, type ContainerUse, type PlaceRoom } from './room.ts';
 export { countLine, spotOf, type CountContext, type CountedLine, type CountResult, type KnownDish } from './count/countLine.ts';
 export { sayVague, vagueDate, type VagueDate } from './count/vagueDate.ts';

@@ -149,6 +149,7 @@ export const theme = createTheme({
       vars: () => ({ root: { '--sc-padding': '7px 12px' } }),
     }),
     // named, not brought in: it stands in pages that come later
+    Pagination: { classNames: { control: c.page }, vars: () => ({ root: { '--pagination-control-size': 'var(--hit-small)' } }) },
     Combobox: { classNames: { option: c.option, options: c.options } },
     Text: Text.extend({ classNames: { root: c.text } }),
     Modal: Modal.extend({ defaultProps: { radius: 10, padding: 16 }, classNames: { title: c.sheetTitle } }),

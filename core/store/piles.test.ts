@@ -1,0 +1,78 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays } from '#core/kitchen';
+import { pilesOf, zoneFreeMl, type Piled } from './piles.ts';
+
+const pack = fc.record({
+  packId: fc.uuid(),
+  name: fc.constantFrom('Gratin', 'Beet soup', 'Plum puree'),
+  kind: fc.constantFrom('meal' as const, 'puree' as const),
+  left: fc.integer({ min: 1, max: 12 }),
+  outerMl: fc.integer({ min: 50, max: 2000 }),
+  due: fc
+    .option(fc.integer({ min: 0, max: 300 }), { nil: undefined })
+    .map((n) => (n === undefined ? {} : { day: addDays('2026-11-28', n) })),
+  placeId: fc.constantFrom('box', 'chest'),
+  zoneId: fc.constantFrom('top', 'left'),
+});
+const packs = fc.uniqueArray(pack, { selector: (p) => p.packId, maxLength: 40 });
+const rank = (p: Piled): string => p.due.day ?? '';
+
+describe('piles', () => {
+  it('hold every pack exactly once, and all that is in them', () => {
+    fc.assert(
+      fc.property(packs, fc.constantFrom('dish' as const, 'spot' as const), (list, where) => {
+        const piles = pilesOf(list, where);
+        expect(piles.flatMap((p) => p.packs.map((x) => x.packId)).toSorted()).toEqual(list.map((p) => p.packId).toSorted());
+        expect(piles.reduce((s, p) => s + p.left, 0)).toBe(list.reduce((s, p) => s + p.left, 0));
+        expect(piles.reduce((s, p) => s + p.outerMl, 0)).toBe(list.reduce((s, p) => s + p.outerMl, 0));
+      }),
+    );
+  });
+  it('hold one dish each, on one shelf where that is asked, and no dish lies on two', () => {
+    fc.assert(
+      fc.property(packs, fc.constantFrom('dish' as const, 'spot' as const), (list, where) => {
+        const said = pilesOf(list, where).map((p) => {
+          const of = new Set(p.packs.map((x) => [x.name, x.kind, ...(where === 'spot' ? [x.placeId, x.zoneId] : [])].join()));
+          expect(of.size).toBe(1);
+          return [...of][0];
+        });
+        expect(new Set(said).size).toBe(said.length);
+      }),
+    );
+  });
+  it('come soonest first, in themselves too, and what nobody dated before all', () => {
+    fc.assert(
+      fc.property(packs, (list) => {
+        const piles = pilesOf(list, 'spot');
+        const tops = piles.map((p) => rank(p.packs[0]!));
+        expect(tops).toEqual(tops.toSorted());
+        for (const p of piles) expect(p.packs.map(rank)).toEqual(p.packs.map(rank).toSorted());
+      }),
+    );
+  });
+  it('do not depend on the order in which packs are told', () => {
+    fc.assert(
+      fc.property(packs, (list) => {
+        expect(pilesOf(list.toReversed(), 'spot')).toEqual(pilesOf(list, 'spot'));
+      }),
+    );
+  });
+});
+
+describe('room on a shelf', () => {
+  const place = {
+    id: 'box',
+    name: 'Box',
+    kind: 'freezer' as const,
+    litres: 70,
+    temperatureC: -18,
+    usableShare: 0.8,
+    zones: [{ id: 'top', name: 'top', litres: 35 }],
+    prefers: [],
+  };
+  it('is its share less what lies there, never less than nothing', () => {
+    expect(zoneFreeMl(place, place.zones[0]!, [{ outerMl: 8000 }])).toBe(20_000);
+    expect(zoneFreeMl(place, place.zones[0]!, [{ outerMl: 80_000 }])).toBe(0);
+  });
+});
