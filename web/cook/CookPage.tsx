@@ -66,6 +66,15 @@ export function CookPage() {
             : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(view.session.day)} from ${view.session.startAt}, done about ${at(makespan)}.`}${bindingDish && view.schedule ? ` It cannot end before ${at(view.schedule.boundMin)}: ${dishOf(view, bindingDish)} takes that long.` : ''}`
         }
       >
+        {cooks.length > 1 && view.tasks.length > 0 && (
+          <Group gap={8} className="chips" role="group" aria-label="Whose tasks">
+            {cooks.map((c) => (
+              <Button variant="chip" key={c.cookId} aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
+                {c.name}
+              </Button>
+            ))}
+          </Group>
+        )}
         <Button component={Link} variant="outline" to={`/worktop/${id}`}>
           Worktop
         </Button>
@@ -78,15 +87,6 @@ export function CookPage() {
           </Button>
         )}
       </PageHead>
-      {cooks.length > 1 && view.tasks.length > 0 && (
-        <Group gap={8} mb={14} className="chips noprint" role="group" aria-label="Whose tasks">
-          {cooks.map((c) => (
-            <Button variant="chip" key={c.cookId} aria-pressed={c === mine} onClick={() => setMe(c.cookId)}>
-              {c.name}
-            </Button>
-          ))}
-        </Group>
-      )}
       {view.scheduleError && (
         <Note tone="bad" role="alert">
           {view.scheduleError}

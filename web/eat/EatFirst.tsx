@@ -1,9 +1,11 @@
 import { Anchor, Box, Button, Card, Group, NativeSelect, Text, TextInput } from '@mantine/core';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
-import { sayNear, sayWeekday } from '#core/kitchen';
+import { countOf, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
 import type { EatAnswer, PackBrief } from '#core/queries';
+import { portionName } from '#core/session';
+import { pilesOf } from '#core/store';
 import { useCommands } from '../sync/commands.ts';
 import { DueTag, NotFor } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -12,9 +14,72 @@ import { Rows } from '../ui/Rows.tsx';
 
 export const isDinner = (p: PackBrief): boolean => p.dinner;
 
+/** One pack: what, by when, which evening, eaten. */
+function PackRow({
+  p,
+  data,
+  open,
+  onPut,
+  onLog,
+  children,
+}: {
+  p: PackBrief;
+  data: EatAnswer;
+  /** The next evening that wants a dinner. */
+  open: string | undefined;
+  onPut: (p: PackBrief, day: string) => void;
+  onLog: (packId: string) => void;
+  children: ReactNode;
+}) {
+  return (
+    <li>
+      <KindMark kind={p.kind} size={24} />
+      <Box className="grow">
+        <Link className="main" to={`/p/${p.code}`}>
+          {p.name}, {amountOf(p)}
+        </Link>
+        <Text size="xs" c="dimmed">
+          {datedAs(p)}, {p.code}
+        </Text>
+        <NotFor says={p.notFor} />
+        {children}
+      </Box>
+      {isDinner(p) && open && !p.planned && (
+        <Button variant="outline" size="sm" onClick={() => onPut(p, open)}>
+          for {sayNear(open, data.today)}
+        </Button>
+      )}
+      {isDinner(p) && (
+        <NativeSelect
+          size="xs"
+          aria-label={`Evening for ${p.name} ${p.code}`}
+          value={p.planned?.day ?? ''}
+          onChange={(e) => onPut(p, e.currentTarget.value)}
+        >
+          <option value="">evening</option>
+          {data.evenings.map((e) => (
+            <option key={e.day} value={e.day}>
+              {sayNear(e.day, data.today)}
+            </option>
+          ))}
+          {p.planned && !data.evenings.some((e) => e.day === p.planned?.day) && (
+            <option value={p.planned.day}>{sayWeekday(p.planned.day)}</option>
+          )}
+        </NativeSelect>
+      )}
+      <Anchor component="button" size="xs" type="button" onClick={() => onLog(p.packId)} aria-label={`Log ${p.name} ${p.code} as eaten`}>
+        eaten
+      </Anchor>
+      <DueTag due={p.due} />
+    </li>
+  );
+}
+
+/** What is due soonest, dish by dish; the other packs of a dish are a tap away. */
 export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: string) => void }) {
   const { log } = useCommands();
   const [q, setQ] = useState('');
+  const [fanned, setFanned] = useState<readonly string[]>([]);
   const open = data.evenings.find(
     (e) =>
       e.quarters > 0 &&
@@ -24,6 +89,11 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   const list = data.eatFirst.filter((p) => p.name.toLowerCase().includes(q.toLowerCase()) || p.code.toLowerCase() === q.toLowerCase());
   const put = (p: PackBrief, day: string): void =>
     void log(planFor([p], day), day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`);
+  const row = (p: PackBrief, more?: ReactNode) => (
+    <PackRow key={p.packId} p={p} data={data} open={open?.day} onPut={put} onLog={onLog}>
+      {more}
+    </PackRow>
+  );
   return (
     <Card aria-label="Eat first">
       <Group justify="space-between" align="baseline" mb={8}>
@@ -42,54 +112,26 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
           {data.eatFirst.length === 0 ? 'Nothing frozen is left. Plan a session.' : 'Nothing of that name.'}
         </Text>
       ) : (
-        <Rows style={{ maxHeight: 860, overflow: 'auto', paddingRight: 6 }} tabIndex={0} aria-label="Packs, the soonest due first">
-          {list.map((p) => (
-            <li key={p.packId}>
-              <KindMark kind={p.kind} size={24} />
-              <Box className="grow">
-                <Link className="main" to={`/p/${p.code}`}>
-                  {p.name}, {amountOf(p)}
-                </Link>
-                <Text component="div" size="xs" c="dimmed">
-                  {datedAs(p)}, {p.code}
-                </Text>
-                <NotFor says={p.notFor} />
-              </Box>
-              {isDinner(p) && open && !p.planned && (
-                <Button variant="outline" size="sm" onClick={() => put(p, open.day)}>
-                  for {sayNear(open.day, data.today)}
-                </Button>
-              )}
-              {isDinner(p) && (
-                <NativeSelect
-                  size="xs"
-                  aria-label={`Evening for ${p.name} ${p.code}`}
-                  value={p.planned?.day ?? ''}
-                  onChange={(e) => put(p, e.currentTarget.value)}
-                >
-                  <option value="">evening</option>
-                  {data.evenings.map((e) => (
-                    <option key={e.day} value={e.day}>
-                      {sayNear(e.day, data.today)}
-                    </option>
-                  ))}
-                  {p.planned && !data.evenings.some((e) => e.day === p.planned?.day) && (
-                    <option value={p.planned.day}>{sayWeekday(p.planned.day)}</option>
-                  )}
-                </NativeSelect>
-              )}
-              <Anchor
-                component="button"
-                size="xs"
-                type="button"
-                onClick={() => onLog(p.packId)}
-                aria-label={`Log ${p.name} ${p.code} as eaten`}
-              >
-                eaten
-              </Anchor>
-              <DueTag due={p.due} />
-            </li>
-          ))}
+        <Rows mah={860} pr={6} style={{ overflow: 'auto' }} tabIndex={0} aria-label="Dishes, the soonest due first">
+          {pilesOf(list, 'dish').flatMap((pile) => {
+            const [first, ...others] = pile.packs;
+            if (!first) return [];
+            const shown = fanned.includes(pile.key);
+            const toggle = (): void => setFanned(shown ? fanned.filter((k) => k !== pile.key) : [...fanned, pile.key]);
+            return [
+              row(
+                first,
+                others.length > 0 && (
+                  <Anchor component="button" type="button" size="xs" aria-expanded={shown} onClick={toggle}>
+                    {shown
+                      ? 'only the first'
+                      : `and ${countOf(others.length, 'pack')} more, ${sayPortions(pile.left - first.left)} ${portionName(pile.kind, pile.left)}`}
+                  </Anchor>
+                ),
+              ),
+              ...(shown ? others.map((p) => row(p)) : []),
+            ];
+          })}
         </Rows>
       )}
     </Card>

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { z } from 'zod';
 import { eat } from '#core/commands';
 import { daySchema, mealSchema, type Meal } from '#core/contract';
-import { addDays, sayNear, sayPortions } from '#core/kitchen';
+import { addDays, countOf, sayNear, sayPortions } from '#core/kitchen';
 import { dealShares, usualHelpings, usualRest } from '#core/eat';
 import { portionName } from '#core/session';
 import { type EatAnswer, type PackBrief } from '#core/queries';
-import { eatenPortions } from '#core/store';
+import { eatenPortions, pilesOf } from '#core/store';
 import { useCommands } from '../sync/commands.ts';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { useOnce } from '../ui/useOnce.ts';
@@ -19,6 +19,9 @@ import { Rows } from '../ui/Rows.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
+
+/** Codes of a dish that are offered at once; typing one finds the others. */
+const mostCodes = 6;
 
 /** Who ate how much of it, when, and where the rest goes. */
 const saidSchema = z.object({
@@ -230,20 +233,30 @@ export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: s
           {found.length === 0 ? (
             <Note tone="warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</Note>
           ) : (
-            <Rows style={{ maxHeight: 420, overflow: 'auto' }} tabIndex={0} aria-label="Packs">
-              {found.slice(0, 40).map((p) => (
-                <li key={p.packId}>
-                  <KindMark kind={p.kind} size={24} />
+            <Rows mah={420} style={{ overflow: 'auto' }} tabIndex={0} aria-label="Packs">
+              {pilesOf(found, 'dish').map((pile) => (
+                <li key={pile.key}>
+                  <KindMark kind={pile.kind} size={24} />
                   <Box className="grow">
-                    <b>{p.name}</b>
-                    <Text component="div" size="xs" c="dimmed">
-                      {p.code}, {amountOf(p)}
-                      {p.status === 'fridge' ? ', in the fridge' : ''}
+                    <b>{pile.name}</b>
+                    <Text size="xs" c="dimmed">
+                      {countOf(pile.packs.length, 'pack')}, {sayPortions(pile.left)} {portionName(pile.kind, pile.left)}
                     </Text>
                   </Box>
-                  <Button variant="outline" size="sm" onClick={() => take(p)}>
-                    This one
-                  </Button>
+                  <Group gap={6} justify="flex-end" maw={300}>
+                    {pile.packs.slice(0, mostCodes).map((p, i) => (
+                      <Button
+                        key={p.packId}
+                        variant={i === 0 ? 'outline' : 'chip'}
+                        size="sm"
+                        aria-label={`${p.name} ${p.code}, ${amountOf(p)}${p.status === 'fridge' ? ', in the fridge' : ''}`}
+                        onClick={() => take(p)}
+                      >
+                        {p.code}
+                        {p.status === 'fridge' ? ', fridge' : ''}
+                      </Button>
+                    ))}
+                  </Group>
                 </li>
               ))}
             </Rows>

@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { addDays, addMonths, countOf, daysBetween, sayDayYear, shortMonth } from '#core/kitchen';
 import { kindPaths } from '#core/pack';
 import type { StripMark } from '#core/queries';
+import css from './StoreStrip.module.css';
 
 const size = 9;
 const rowStep = 9.7;
@@ -79,7 +80,7 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
   return (
     <div
       ref={box.ref}
-      className="strip"
+      className={css.strip}
       {...(lettered && {
         role: 'group',
         'aria-label': `${countOf(marks.length, 'pack')} by best-by day; arrow keys walk them`,
@@ -87,7 +88,7 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
       })}
     >
       {!lettered && (
-        <Link to="/store" className="striplink" aria-label={`${countOf(marks.length, 'pack')} by best-by day: open the store`} />
+        <Link to="/store" className={css.whole} aria-label={`${countOf(marks.length, 'pack')} by best-by day: open the store`} />
       )}
       <svg
         ref={svg}
@@ -120,6 +121,11 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
             today
           </text>
         )}
+        {marks.length === 0 && (
+          <text x={left + 14} y={26} style={{ fontSize: 14 }}>
+            {lettered ? 'Each pack will stand here at the day it is due' : 'packs by their day'}
+          </text>
+        )}
         {brush && (
           <rect x={Math.min(...brush)} y={0} width={Math.abs(brush[1] - brush[0])} height={baseline} fill="var(--frost)" opacity="0.7" />
         )}
@@ -138,7 +144,7 @@ export function StoreStrip({ marks, today }: { marks: readonly StripMark[]; toda
             >
               <title>{`${m.name}, ${sayDue(m)}`}</title>
               <rect
-                className="ring"
+                className={css.ring}
                 x={m.x - size / 2 - 0.5}
                 y={m.y - size / 2 - 0.5}
                 width={size + 1}

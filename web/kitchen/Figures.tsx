@@ -1,4 +1,4 @@
-import { Anchor, Badge, Box, Card, Group, NativeSelect, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { Anchor, Badge, Box, Card, Group, NativeSelect, Text, TextInput, VisuallyHidden } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
@@ -12,6 +12,7 @@ import { Field } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { useContractForm } from '../form/useContractForm.ts';
 import { useOpened } from '../form/useOpened.ts';
+import { DataTable, type Column } from '../ui/DataTable.tsx';
 import { Note } from '../ui/Note.tsx';
 
 const tableNames: Readonly<Record<Exclude<ReferenceTable, 'ingredient'>, string>> = {
@@ -155,6 +156,26 @@ function RowForm({
 
 const mostColumns = 6;
 
+type Row = { row: ReferenceRow; state: string };
+
+/** Where a row comes from, spelled out by a tap, and whether it is the household's own or wants to be checked. */
+function Source({ row, state }: Row) {
+  const codes = row.source.split(/[;,] ?/).filter(Boolean);
+  return (
+    <Group gap={8}>
+      <Why label={`Source ${codes.join(', ')}`} says={codes.join(', ')}>
+        {codes.map((s) => (
+          <p key={s}>
+            <b>{s}</b>: {sources[s] ?? 'named in the row'}.
+          </p>
+        ))}
+      </Why>
+      {state !== 'shipped' && <Badge color="leaf">yours</Badge>}
+      {row.conf === 'confirm' && <Badge color="saffron">check yours</Badge>}
+    </Group>
+  );
+}
+
 /** Every shipped figure with its source; a household may keep its own beside it, and set it back row by row. */
 export function Figures() {
   const [params, setParams] = useSearchParams();
@@ -172,7 +193,31 @@ export function Figures() {
   }, [data, q]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const columns = columnsOf(data.rows);
-  const shown = columns.slice(0, mostColumns);
+  const shown: readonly Column<Row>[] = [
+    ...columns.slice(0, mostColumns).map((c, i): Column<Row> => ({
+      key: c,
+      head: headOf(c),
+      by: ({ row }) => (typeof row[c] === 'number' ? row[c] : said(row[c] ?? '')),
+      cell: ({ row }) => (i === 0 ? <b>{said(row[c] ?? '')}</b> : said(row[c] ?? '–')),
+    })),
+    { key: 'source', head: 'Source', cell: (r) => <Source {...r} /> },
+    {
+      key: 'change',
+      head: '',
+      align: 'right',
+      cell: ({ row }) => (
+        <Anchor
+          component="button"
+          size="xs"
+          type="button"
+          onClick={() => editing.open(row.id)}
+          aria-label={`Change ${said(row[columns[0] ?? 'id'] ?? row.id)}`}
+        >
+          change
+        </Anchor>
+      ),
+    },
+  ];
   const open = data.rows.find((r) => r.row.id === editing.id);
   return (
     <Card aria-label="Figures">
@@ -204,57 +249,9 @@ export function Figures() {
           {isFetching && data.table !== table ? 'One moment' : countOf(rows.length, 'row')}
         </Text>
       </Group>
-      <Box mt={12} style={{ position: 'relative', overflowX: 'auto' }} tabIndex={0} role="region" aria-label={tableNames[table]}>
-        <Table>
-          <Table.Thead>
-            <Table.Tr>
-              {shown.map((c) => (
-                <Table.Th key={c}>{headOf(c)}</Table.Th>
-              ))}
-              <Table.Th>Source</Table.Th>
-              <Table.Th>
-                <VisuallyHidden>change</VisuallyHidden>
-              </Table.Th>
-            </Table.Tr>
-          </Table.Thead>
-          <Table.Tbody>
-            {rows.map(({ row, state }) => (
-              <Table.Tr key={row.id}>
-                {shown.map((c, i) => (
-                  <Table.Td key={c}>{i === 0 ? <b>{said(row[c] ?? '')}</b> : said(row[c] ?? '–')}</Table.Td>
-                ))}
-                <Table.Td>
-                  {state !== 'shipped' && <Badge color="leaf">yours</Badge>}{' '}
-                  <Text span inherit c="dimmed">
-                    {row.source.split(';').join(', ')}
-                  </Text>
-                  {row.conf === 'confirm' && <Badge color="saffron">check yours</Badge>}
-                </Table.Td>
-                <Table.Td ta="right">
-                  <Anchor
-                    component="button"
-                    size="xs"
-                    type="button"
-                    onClick={() => editing.open(row.id)}
-                    aria-label={`Change ${said(row[shown[0] ?? 'id'] ?? row.id)}`}
-                  >
-                    change
-                  </Anchor>
-                </Table.Td>
-              </Table.Tr>
-            ))}
-          </Table.Tbody>
-        </Table>
+      <Box mt={12} style={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={tableNames[table]}>
+        <DataTable key={table} label={tableNames[table]} columns={shown} rows={rows} rowKey={({ row }) => row.id} />
       </Box>
-      <Text size="xs" c="dimmed" mt={10}>
-        Sources{' '}
-        <Why label="sources">
-          {[...new Set(data.rows.flatMap(({ row }) => row.source.split(/[;,] ?/)))]
-            .map((s) => `${s}: ${sources[s] ?? 'named in the row'}`)
-            .join('. ')}
-          .
-        </Why>
-      </Text>
       {open && (
         <RowForm key={open.row.id + open.state} table={table} row={open.row} columns={columns} state={open.state} onClose={editing.close} />
       )}

@@ -7,6 +7,7 @@ import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
 import { PlaceForm } from './PlaceForm.tsx';
 import { useMeasures } from '../sync/measures.ts';
+import { Empty } from '../ui/ui.tsx';
 import { Bar } from '../ui/Bar.tsx';
 import { useOpened } from '../form/useOpened.ts';
 import { Columns } from '../ui/Columns.tsx';
@@ -107,13 +108,11 @@ export function Places({ data }: { data: KitchenAnswer }) {
             </Group>
           </Card>
         ))}
-        <Card className="empty">
-          <h2>Another cold place</h2>
-          <p>A freezer, a chest, a fridge with a shelf to thaw on.</p>
+        <Empty title="Another cold place" text="A freezer, a chest, a fridge with a shelf to thaw on.">
           <Button variant="outline" onClick={() => editing.open('new')}>
             Add one
           </Button>
-        </Card>
+        </Empty>
       </Columns>
       {(open ?? editing.id === 'new') && <PlaceForm key={editing.id} place={open} onClose={editing.close} />}
     </>

@@ -4,9 +4,10 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
 import type { FrameAnswer, RecipeBrief } from '#core/queries';
-import { useFrameQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
+import { FirstSession } from '../welcome/FirstSession.tsx';
+import { useFrameQuery, useKitchenQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
-import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
+import { PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { useDraft } from '../sync/useDraft.ts';
 import { Editor } from './PlanEditor.tsx';
@@ -21,6 +22,7 @@ export function PlanPage() {
   const frame = useFrameQuery();
   const recipes = useRecipesQuery();
   const sessions = useSessionsQuery();
+  const kitchen = useKitchenQuery();
   const existing = useSessionPlanQuery(id ?? '', { skip: !id });
   if (!frame.data || !recipes.data || !sessions.data || (id && !existing.data))
     return <Waiting error={frame.error ?? recipes.error ?? sessions.error ?? existing.error} refetch={() => void existing.refetch()} />;
@@ -62,11 +64,11 @@ export function PlanPage() {
   if (recipes.data.length === 0)
     return (
       <Page>
-        <Empty title="First a recipe" text="A session is made of recipes. Bring one in from a file, then plan how many portions you want.">
-          <Button component={Link} to="/recipes/new">
-            Bring in a recipe
-          </Button>
-        </Empty>
+        <PageHead title="Plan" lead="A session is made of recipes: how many portions of each, on which day, by whom." />
+        <Card aria-label="Your first session">
+          <h2>Begin with dishes that come with Tambo</h2>
+          {kitchen.data && <FirstSession kitchen={kitchen.data} today={frame.data.today} />}
+        </Card>
       </Page>
     );
   return (

@@ -6,7 +6,10 @@ import { revisionSchema } from '#core/contract';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { sayError, useReadRecipeMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
-import { PageHead, Page } from '../ui/ui.tsx';
+import { Empty, PageHead, Page } from '../ui/ui.tsx';
+import { RecipeSheet } from '../draw/RecipeSheet.tsx';
+import { FeelScale } from '../draw/FeelScale.tsx';
+import { Columns } from '../ui/Columns.tsx';
 import { Review, reviewOf, type Reviewed } from './Review.tsx';
 import { Note } from '../ui/Note.tsx';
 
@@ -88,46 +91,54 @@ export function ImportPage() {
         title="Bring in a recipe"
         lead="From a file on this computer: a web page you saved that holds a recipe, or a recipe file in JSON-LD."
       />
-      <Card
-        component="div"
-        bg={over ? 'var(--frost)' : 'var(--card)'}
-        py={54}
-        px={20}
-        ta="center"
-        onDragOver={(e) => {
-          e.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={onDrop}
-        style={{ borderStyle: 'dashed', borderWidth: 2, borderColor: 'var(--rim)' }}
-      >
-        <svg width="84" height="74" viewBox="0 0 84 74" aria-hidden="true">
-          <path d="M20 4h34l14 14v52H20z" fill="var(--pale)" stroke="var(--rim)" strokeWidth="2.5" />
-          <path d="M54 4v14h14M30 30h28M30 40h28M30 50h18" fill="none" stroke="var(--rim)" strokeWidth="2.5" />
-        </svg>
-        <Title order={2} mt={8} mb={4}>
-          Drop the file here
-        </Title>
-        <Text inherit c="dimmed" mb={14}>
-          .json, .html or .htm. You check everything before it is kept.
-        </Text>
-        <FileButton
-          resetRef={taken}
-          accept=".json,.jsonld,.html,.htm,application/json,text/html"
-          inputProps={{ 'aria-label': 'Recipe file' }}
-          onChange={(file) => {
-            taken.current?.();
-            void take(file ?? undefined);
+      <Columns least={280}>
+        <Card
+          component="div"
+          bg={over ? 'var(--frost)' : 'var(--card)'}
+          py={30}
+          px={20}
+          ta="center"
+          onDragOver={(e) => {
+            e.preventDefault();
+            setOver(true);
           }}
+          onDragLeave={() => setOver(false)}
+          onDrop={onDrop}
+          style={{ borderStyle: 'dashed', borderWidth: 2, borderColor: 'var(--rim)' }}
         >
-          {(props) => (
-            <Button loading={state.isLoading} {...props}>
-              Choose a file
-            </Button>
-          )}
-        </FileButton>
-      </Card>
+          <RecipeSheet />
+          <Title order={2} mt={8} mb={4}>
+            From a file
+          </Title>
+          <Text inherit c="dimmed" mb={14}>
+            Drop it here, or choose it: .json, .html or .htm. You check everything before it is kept.
+          </Text>
+          <FileButton
+            resetRef={taken}
+            accept=".json,.jsonld,.html,.htm,application/json,text/html"
+            inputProps={{ 'aria-label': 'Recipe file' }}
+            onChange={(file) => {
+              taken.current?.();
+              void take(file ?? undefined);
+            }}
+          >
+            {(props) => (
+              <Button loading={state.isLoading} {...props}>
+                Choose a file
+              </Button>
+            )}
+          </FileButton>
+        </Card>
+        <Empty
+          title="Cook by feel"
+          drawing={<FeelScale />}
+          text="Put the pot on the scale and cook as you always do; Tambo writes down what goes in, and makes a recipe of it."
+        >
+          <Button component={Link} variant="outline" to="/recipes/feel">
+            Begin
+          </Button>
+        </Empty>
+      </Columns>
       {said && (
         <Note tone="bad" mt={14} role="alert">
           <b>{said.message}</b>

@@ -131,7 +131,19 @@ function Scaled({ data }: { data: RecipeAnswer }) {
         </Button>
         {!unconfirmed && (
           <Button disabled={!scaled} onClick={plan}>
-            {open ? `${open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'} ${open.name}` : 'Plan it'}
+            {open ? (
+              <>
+                {open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'}{' '}
+                <Text span inherit visibleFrom="sm">
+                  {open.name}
+                </Text>
+                <Text span inherit hiddenFrom="sm">
+                  the plan
+                </Text>
+              </>
+            ) : (
+              'Plan it'
+            )}
           </Button>
         )}
       </PageHead>

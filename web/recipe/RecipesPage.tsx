@@ -1,4 +1,4 @@
-import { Badge, Button, Card, Group, Text, TextInput, Title } from '@mantine/core';
+import { Badge, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
@@ -7,6 +7,9 @@ import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import { HalfMade } from '../ui/HalfMade.tsx';
+import { RecipeSheet } from '../draw/RecipeSheet.tsx';
+import { StarterShelf } from '../welcome/StarterShelf.tsx';
 
 /** The library: by kind, searched as you type, with what is in store and when it was last made. */
 export function RecipesPage() {
@@ -49,15 +52,20 @@ export function RecipesPage() {
           Bring in a recipe
         </Button>
       </PageHead>
+      <HalfMade kinds={['import', 'line']} />
       {data.length === 0 ? (
-        <Empty
-          title="No recipes yet"
-          text="Bring one in from a file: a saved web page that holds a recipe, or a JSON-LD file. You check what was read before it is kept."
-        >
-          <Button component={Link} to="/recipes/new">
-            Bring in a recipe
-          </Button>
-        </Empty>
+        <Stack>
+          <Empty
+            title="Your recipes stand here"
+            drawing={<RecipeSheet />}
+            text="Each at any size, with what to measure out, what it costs and how it freezes. Bring one in from a file, or cook by feel and let it be written down."
+          >
+            <Button component={Link} to="/recipes/new">
+              Bring in a recipe
+            </Button>
+          </Empty>
+          <StarterShelf />
+        </Stack>
       ) : (
         <>
           <Group mb={14}>

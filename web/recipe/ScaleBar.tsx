@@ -1,4 +1,5 @@
-import { Anchor, Box, Button, Card, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { Anchor, Button, Card, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { useState } from 'react';
 import { unitFacts, sayPortions } from '#core/kitchen';
 import type { Unit } from '#core/contract';
 import { sayTargetError, type TargetError } from '#core/recipe';
@@ -185,7 +186,17 @@ function WhatIHave({ data, typing }: { data: RecipeAnswer; typing: Typing }) {
   );
 }
 
-function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad: boolean }) {
+function Target({
+  data,
+  typing,
+  bad,
+  more,
+}: {
+  data: RecipeAnswer;
+  typing: Typing;
+  bad: boolean;
+  /** All ways are shown. */ more: boolean;
+}) {
   const { draft, change } = typing;
   const { revision } = data;
   switch (draft.by) {
@@ -208,7 +219,7 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
             max={2000}
             onChange={(p) => change({ portions: String(p) })}
           />
-          <Group gap={8} className="chips" role="group" aria-label="Usual sizes">
+          <Group gap={8} className={`chips ${c.ways}`} data-more={more || undefined} role="group" aria-label="Usual sizes">
             {[1, 2, 3].map((k) => (
               <Button
                 variant="chip"
@@ -258,9 +269,11 @@ function Target({ data, typing, bad }: { data: RecipeAnswer; typing: Typing; bad
 /** What to scale to, and in which measures; one row of ways, then the one that is chosen. */
 export function ScaleBar({ data, typing, error }: { data: RecipeAnswer; typing: Typing; error: TargetError | undefined }) {
   const { draft, change } = typing;
+  // a phone shows the amounts first: other ways to size it are a tap away
+  const [more, setMore] = useState(draft.by !== 'portions');
   return (
     <Card aria-label="Scale to">
-      <Group gap={10} justify="space-between">
+      <Group gap={10} justify="space-between" className={c.ways} data-more={more || undefined} mb={14}>
         <Group gap={8} className="chips" role="group" aria-label="Scale to">
           {waysFor(data).map((w) => (
             <Button variant="chip" key={w} aria-pressed={draft.by === w} onClick={() => change({ by: w })}>
@@ -275,9 +288,10 @@ export function ScaleBar({ data, typing, error }: { data: RecipeAnswer; typing: 
           data={shownNames.map(([value, label]) => ({ value, label }))}
         />
       </Group>
-      <Box mt={14}>
-        <Target data={data} typing={typing} bad={error !== undefined} />
-      </Box>
+      <Target data={data} typing={typing} bad={error !== undefined} more={more} />
+      <Anchor component="button" type="button" hiddenFrom="sm" aria-expanded={more} onClick={() => setMore(!more)}>
+        {more ? 'fewer ways' : 'another size, other measures'}
+      </Anchor>
       <div id="scale-error" role="alert">
         {error && !(error.why === 'nothingOnHand' && draft.by === 'have') && (
           <Note tone="bad" mt={10}>

@@ -26,7 +26,7 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   const offers = said.refusals.map((r) => r.expected).filter((e) => /^[2-9A-Z]{5}$/.test(e));
   return (
     <Page>
-      <Card component="div" className="empty">
+      <Card component="div" ta="center" px={20} py={34}>
         <h1>No pack “{typed}”</h1>
         <p role="alert">{said.message}</p>
         <Group justify="center">

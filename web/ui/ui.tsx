@@ -60,12 +60,12 @@ export function PageHead({
 }
 
 /** The reason behind a figure, one tap away. */
-export function Why({ label, children }: { label: string; children: ReactNode }) {
+export function Why({ label, says = 'why?', children }: { label: string; /** What stands there. */ says?: string; children: ReactNode }) {
   return (
     <Popover width={340} position="bottom-end" shadow="sm" trapFocus returnFocus>
       <Popover.Target>
-        <Anchor component="button" type="button" data-why size="xs" aria-label={`Why: ${label}`}>
-          why?
+        <Anchor component="button" type="button" data-why size="xs" aria-label={says === 'why?' ? `Why: ${label}` : label}>
+          {says}
         </Anchor>
       </Popover.Target>
       <Popover.Dropdown>
@@ -118,9 +118,11 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
   const said = sayError(error);
   return (
     <Page>
-      <Card component="div" className="empty">
+      <Card component="div" ta="center" px={20} py={34}>
         <h1>Not now</h1>
-        <p>{said.message}</p>
+        <Text c="dimmed" mt={8} mb={16}>
+          {said.message}
+        </Text>
         {said.refusals.length > 0 && <p>{said.refusals.map((r) => r.expected).join(', ')}</p>}
         {refetch && <Button onClick={refetch}>Try again</Button>}
       </Card>
@@ -129,11 +131,14 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
 }
 
 /** An empty place that teaches the next step. */
-export function Empty({ title, text, children }: { title: string; text: string; children?: ReactNode }) {
+export function Empty({ title, text, drawing, children }: { title: string; text: string; drawing?: ReactNode; children?: ReactNode }) {
   return (
-    <Card component="div" className="empty">
+    <Card component="div" ta="center" px={20} py={34}>
+      {drawing}
       <h2>{title}</h2>
-      <p>{text}</p>
+      <Text c="dimmed" maw={520} mx="auto" mt={8} mb={16}>
+        {text}
+      </Text>
       {children}
     </Card>
   );

@@ -93,7 +93,8 @@ export function WelcomePage() {
           Leave it for now
         </Anchor>
         {at < steps.length - 1 && (
-          <Button size="lg" onClick={() => go(at + 1)}>
+          // what the step asks for is louder than leaving it out
+          <Button size={setup[step.id] ? 'lg' : 'md'} variant={setup[step.id] ? 'filled' : 'outline'} onClick={() => go(at + 1)}>
             {setup[step.id] ? 'Next' : 'Skip this'}
           </Button>
         )}
