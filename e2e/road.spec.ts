@@ -139,8 +139,8 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
 
   await test.step('the store, the strip and Today agree on what is there', async () => {
     await page.goto(`${server.address}/store`);
-    await page.getByLabel('Code on the lid').fill(labels.labels[0]!.code.toLowerCase());
-    await page.getByRole('button', { name: 'Find a pack' }).click();
+    await page.getByLabel('Find packs').fill(labels.labels[0]!.code.toLowerCase());
+    await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Squash and butter bean pot' })).toBeVisible();
     const store = await getJson<StoreAnswer>(server, '/store');
     const frame = await getJson<FrameAnswer>(server, '/frame');

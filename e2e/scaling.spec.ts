@@ -208,19 +208,19 @@ test('Lines: one is added, changed to draw from a recipe of one’s own, and a c
       .getByRole('button', { name: /^Why/ })
       .click();
     await page.getByRole('button', { name: 'change this line' }).click();
-    const field = page.getByRole('textbox', { name: /^Ingredient for/ });
+    const field = page.getByRole('combobox', { name: /^Ingredient for/ });
     await field.fill(to);
-    await page.getByRole('button', { name: own }).click();
+    await page.getByRole('option', { name: own }).click();
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
   };
-  await change(/stock/i, 'barley broth', 'Roast-bone barley broth from your own');
+  await change(/stock/i, 'barley broth', 'Roast-bone barley broth, from your own');
   await settled(page);
   await expect(page.getByRole('region', { name: 'Draws from' })).toContainText('Roast-bone barley broth');
   expect((await getJson<RecipeAnswer>(server, '/recipes/recipe_soup')).drawn.map((r) => r.recipeId)).toEqual(['recipe_broth']);
 
   // the base may not draw from what draws from it
   await page.goto(`${server.address}/recipes/recipe_base`);
-  await change(/Onions/, 'meatballs', 'Turkey and barley meatballs from your own');
+  await change(/Onions/, 'meatballs', 'Turkey and barley meatballs, from your own');
   await expect(
     page.getByText('That would go in a circle: Tomato and fennel base, from Turkey and barley meatballs, from Tomato and fennel base.'),
   ).toBeVisible();

@@ -200,15 +200,19 @@ test('Pack: a portion larger than every container names the nearest', async ({ p
 
 test('Store: filters by kind and name, and a pack binned with a reason comes back by undo', async ({ page, server }) => {
   await page.goto(`${server.address}/store`);
-  const rows = page.getByRole('region', { name: 'Packs as a list' }).locator('tbody tr');
+  const list = page.getByRole('region', { name: 'Packs as a list' });
+  const rows = list.locator('tbody tr');
   await expect(rows.first()).toBeVisible();
+  const dishes = await rows.count();
+  await list.getByText('every pack').click();
+  expect(await rows.count()).toBeGreaterThan(dishes);
   const all = await rows.count();
   await page.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'puree' }).click();
   const { packs } = await getJson<StoreAnswer>(server, '/store');
   await expect(rows).toHaveCount(packs.filter((p) => p.kind === 'puree').length);
-  await page.getByLabel('Filter packs').fill('quince');
+  await page.getByLabel('Find packs').fill('quince drawer');
   await expect(rows).toHaveCount(packs.filter((p) => p.name.startsWith('Quince')).length);
-  await page.getByLabel('Filter packs').fill('nothing like it');
+  await page.getByLabel('Find packs').fill('nothing like it');
   await page.getByRole('button', { name: 'Show all' }).click();
   await expect(rows).toHaveCount(all);
 

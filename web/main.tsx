@@ -5,7 +5,6 @@ import '@fontsource-variable/bricolage-grotesque';
 import './app/mantine.css';
 import './app/palette.css';
 import './app/styles.css';
-import './app/phone.css';
 import './app/print.css';
 import { MantineProvider } from '@mantine/core';
 import { StrictMode } from 'react';

@@ -12,7 +12,6 @@ import {
   Input,
   InputWrapper,
   localStorageColorSchemeManager,
-  Modal,
   Progress,
   SegmentedControl,
   Table,
@@ -152,7 +151,13 @@ export const theme = createTheme({
     Pagination: { classNames: { control: c.page }, vars: () => ({ root: { '--pagination-control-size': 'var(--hit-small)' } }) },
     Combobox: { classNames: { option: c.option, options: c.options } },
     Text: Text.extend({ classNames: { root: c.text } }),
-    Modal: Modal.extend({ defaultProps: { radius: 10, padding: 16 }, classNames: { title: c.sheetTitle } }),
+    Title: { classNames: { root: c.title } },
+    Modal: {
+      defaultProps: { radius: 10, padding: 16 },
+      classNames: { title: c.sheetTitle, inner: c.modalInner, content: c.modal, close: c.close },
+    },
+    Drawer: { defaultProps: { padding: 16 }, classNames: { title: c.sheetTitle, content: c.drawer, close: c.close } },
+    Kbd: { classNames: { root: c.kbd } },
   },
 });
 

@@ -1,4 +1,4 @@
-import { Button, Group } from '@mantine/core';
+import { Button, Group, Title } from '@mantine/core';
 import { clockOf, addMinutes, sayMinutes } from '#core/kitchen';
 import { leftOf, shortTitle, type CookNow } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -38,7 +38,7 @@ export function Bench({
           <b>{cook.name}</b>
           <span>{cook.after.length > 0 ? `${cook.after.length} to come` : 'nothing left'}</span>
         </header>
-        <h2>{cook.after.length > 0 ? 'Nothing to do just now' : 'All done'}</h2>
+        <Title order={2}>{cook.after.length > 0 ? 'Nothing to do just now' : 'All done'}</Title>
         <p className="benchtext">
           {cook.after[0]
             ? `Next: ${shortTitle(cook.after[0].title)}, once what comes before it is done.`
@@ -70,7 +70,9 @@ export function Bench({
           <b>First:</b> {task.cue}?
         </p>
       )}
-      <h2 className={task.title.length > longTitle ? 'long' : undefined}>{task.title}</h2>
+      <Title order={2} className={task.title.length > longTitle ? 'long' : undefined}>
+        {task.title}
+      </Title>
       {task.detail && <p className="benchtext">{task.detail}</p>}
       {!look && task.cue && (
         <p className="benchtext">

@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text } from '@mantine/core';
+import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, clockPlus, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
@@ -78,7 +78,7 @@ export function CookPage() {
         <Button component={Link} variant="outline" to={`/worktop/${id}`}>
           Worktop
         </Button>
-        <Button variant="outline" className="deskonly" onClick={() => window.print()}>
+        <Button variant="outline" visibleFrom="sm" onClick={() => window.print()}>
           Print
         </Button>
         {open.length === 0 && (
@@ -116,12 +116,12 @@ export function CookPage() {
               />
             ) : open.length + running.length > 0 ? (
               <Card>
-                <h2>Nothing for {mine?.name ?? 'you'} just now</h2>
+                <Title order={2}>Nothing for {mine?.name ?? 'you'} just now</Title>
                 <p>The next task begins once what comes before it is done. Look at the clocks, or help at the other bench.</p>
               </Card>
             ) : (
               <Card>
-                <h2>All done</h2>
+                <Title order={2}>All done</Title>
                 <p>Cool the pots, weigh them, pack.</p>
                 <Text inherit mt={12}>
                   <Button component={Link} size="lg" to={`/pack/${id}`}>
@@ -133,7 +133,7 @@ export function CookPage() {
             <Stack>
               <Timers view={view} running={running.filter((t) => t !== current || t.waitMin > 0)} now={now} zone={zone} actions={actions} />
               <Card aria-label="Next">
-                <h2>Next</h2>
+                <Title order={2}>Next</Title>
                 <Rows>
                   {(cooks.length > 1 ? (mine?.after ?? []) : open.filter((t) => t !== current)).slice(0, 4).map((t) => (
                     <li key={t.id} style={{ padding: '7px 0' }}>
@@ -150,7 +150,7 @@ export function CookPage() {
           </Columns>
           <Score view={view} at={at} />
           <Card aria-label="All tasks">
-            <h2>In order</h2>
+            <Title order={2}>In order</Title>
             <Rows component="ol" style={{ columns: '2 420px', columnGap: 32 }}>
               {view.tasks.map((t, i) => {
                 const s = stateOf(t);
@@ -184,7 +184,7 @@ export function CookPage() {
           </Card>
           {view.notes.length > 0 && (
             <Card aria-label="From last time">
-              <h2>From last time</h2>
+              <Title order={2}>From last time</Title>
               <Rows>
                 {view.notes.map((n) => (
                   <li key={n.recipeId + n.text}>

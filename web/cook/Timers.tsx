@@ -1,4 +1,4 @@
-import { Box, Button, Card, Text } from '@mantine/core';
+import { Box, Button, Card, Text, Title } from '@mantine/core';
 import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -24,7 +24,7 @@ export function Timers({
   if (running.length === 0 && view.cooling.length === 0) return null;
   return (
     <Card aria-label="Running">
-      <h2>On the clock</h2>
+      <Title order={2}>On the clock</Title>
       <Rows>
         {running.map((t) => {
           const left = leftOf(t, now);

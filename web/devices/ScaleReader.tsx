@@ -1,4 +1,4 @@
-import { Badge, Button, Group, Text } from '@mantine/core';
+import { Badge, Button, Group, Text, Box } from '@mantine/core';
 import { useEffect, useState } from 'react';
 import type { ScaleReading } from '#core/queries';
 import { standIn, type ScaleSource } from './scaleSource.ts';
@@ -46,11 +46,23 @@ export function ScaleReader({
   }, [source]);
   const put1 = Number(put.replace(',', '.'));
   return (
-    <div className="scale" role="group" aria-label="Scale">
+    <Box bg="var(--pale)" mt={12} px={14} py={12} bdrs={10} role="group" aria-label="Scale">
       <Group gap={14}>
-        <output className="scale-face" aria-live="off">
+        <Text
+          component="output"
+          bg="var(--card)"
+          miw={170}
+          px={14}
+          py={6}
+          bdrs={8}
+          ff="heading"
+          fz={34}
+          fw={700}
+          ta="right"
+          aria-live="off"
+        >
           {reading ? (reading.overload ? 'too heavy' : sayMass(reading.grams)) : '–'}
-        </output>
+        </Text>
         <Badge role="status" color={reading?.stable ? 'leaf' : 'saffron'}>
           {!reading ? 'one moment' : reading.overload ? `more than ${sayMass(reading.capacityG)}` : reading.stable ? 'at rest' : 'settling'}
         </Badge>
@@ -90,6 +102,6 @@ export function ScaleReader({
           </Button>
         </Group>
       )}
-    </div>
+    </Box>
   );
 }

@@ -5,12 +5,11 @@ import { kindPaths } from '#core/pack';
 export function KindMark({ kind, size = 20, alone = false, color }: { kind: Kind; size?: number; alone?: boolean; color?: string }) {
   return (
     <svg
-      className="mark"
       width={size}
       height={size}
       viewBox="0 0 20 20"
       {...(alone ? { role: 'img', 'aria-label': kind } : { 'aria-hidden': true })}
-      style={{ color: color ?? `var(--kind-${kind})` }}
+      style={{ color: color ?? `var(--kind-${kind})`, flex: 'none', verticalAlign: -4 }}
     >
       <path d={kindPaths[kind]} fill="currentColor" />
     </svg>

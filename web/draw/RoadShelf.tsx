@@ -1,11 +1,13 @@
+import { Box } from '@mantine/core';
 import { stages, type SessionState } from '#core/session';
 
 /** A session's road as six jars on a board: each fills with the dishes that have that step behind them; the next one to fill is edged in saffron. */
 export function RoadShelf({ state, width = 560 }: { state: SessionState; width?: number }) {
   const step = width / stages.length;
   return (
-    <svg
-      className="road"
+    <Box
+      component="svg"
+      visibleFrom="sm"
       width={width}
       height="66"
       viewBox={`0 0 ${width} 66`}
@@ -57,6 +59,6 @@ export function RoadShelf({ state, width = 560 }: { state: SessionState; width?:
           </g>
         );
       })}
-    </svg>
+    </Box>
   );
 }

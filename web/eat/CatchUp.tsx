@@ -1,4 +1,4 @@
-import { Button, Card, Group, Text } from '@mantine/core';
+import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { sayWeekday } from '#core/kitchen';
 import type { EatAnswer } from '#core/queries';
 
@@ -7,7 +7,7 @@ export function CatchUp({ data, onLog }: { data: EatAnswer; onLog: (day: string)
   if (data.quiet.length === 0) return null;
   return (
     <Card aria-label="Forgot to log">
-      <h2>Forgot to log?</h2>
+      <Title order={2}>Forgot to log?</Title>
       <Text c="dimmed" fz={15} mb={8}>
         Nothing is written down for these evenings. If dinner was fresh or out, leave them.
       </Text>

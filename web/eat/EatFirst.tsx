@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, NativeSelect, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, NativeSelect, Text, TextInput, Title } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
@@ -97,7 +97,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   return (
     <Card aria-label="Eat first">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Eat first</h2>
+        <Title order={2}>Eat first</Title>
         <TextInput
           w={170}
           type="search"

@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Stack, Text } from '@mantine/core';
+import { Anchor, Box, Button, Card, Stack, Text, Title } from '@mantine/core';
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
@@ -77,7 +77,7 @@ export function EatPage() {
           <Stack>
             {data.fridge.length > 0 && (
               <Card aria-label="In the fridge">
-                <h2>In the fridge</h2>
+                <Title order={2}>In the fridge</Title>
                 <Rows>
                   {data.fridge.map((p) => (
                     <li key={p.packId}>
@@ -100,7 +100,7 @@ export function EatPage() {
             )}
             <CatchUp data={data} onLog={(day) => setLog('1', day)} />
             <Card aria-label="Dinners from here">
-              <h2>Dinners from here</h2>
+              <Title order={2}>Dinners from here</Title>
               <Suspense
                 fallback={
                   <Text inherit c="dimmed">
@@ -112,7 +112,7 @@ export function EatPage() {
               </Suspense>
             </Card>
             <Card aria-label="Lately">
-              <h2>Lately</h2>
+              <Title order={2}>Lately</Title>
               <Rows>
                 {data.recent.slice(0, 8).map((r) => (
                   <li key={r.eventId} style={{ padding: '6px 0' }}>

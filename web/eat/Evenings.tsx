@@ -1,4 +1,4 @@
-import { Anchor, Box, Card, Text } from '@mantine/core';
+import { Anchor, Box, Card, Text, SimpleGrid } from '@mantine/core';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { countOf, sayNear, sayWeekday, shortWeekday } from '#core/kitchen';
@@ -19,7 +19,7 @@ const onPhone = 6;
 function EveningRows({ data, onClear }: { data: EatAnswer; onClear: (e: Evening) => void }) {
   const names = new Map(data.eaters.map((e) => [e.id, e.name]));
   return (
-    <Rows className="phoneonly">
+    <Rows hiddenFrom="sm">
       {data.evenings.slice(0, onPhone).map((e) => {
         const dishes = dishesOn(e);
         return (
@@ -66,10 +66,7 @@ export function Table({ data }: { data: EatAnswer }) {
   return (
     <Card pb={10} aria-label="The coming evenings">
       <EveningRows data={data} onClear={clear} />
-      <div
-        className="deskonly"
-        style={{ display: 'grid', gridTemplateColumns: `repeat(${data.evenings.length}, minmax(0,1fr))`, columnGap: 8 }}
-      >
+      <SimpleGrid visibleFrom="sm" cols={data.evenings.length} spacing={8} verticalSpacing={0}>
         {data.evenings.map((e) => (
           <Box
             ta="center"
@@ -123,7 +120,7 @@ export function Table({ data }: { data: EatAnswer }) {
             </Box>
           );
         })}
-      </div>
+      </SimpleGrid>
     </Card>
   );
 }

@@ -183,7 +183,7 @@ function Form({
           )}
         </Note>
       )}
-      <Group wrap="nowrap" mt={16} className="stickydown">
+      <Group wrap="nowrap" mt={16} pos="sticky" bottom={0} py={10} bg="var(--card)">
         <Button className="grow" size="lg" disabled={busy || over || (total === 0 && rest !== 'binned')} onClick={() => once(save)}>
           Log it
         </Button>

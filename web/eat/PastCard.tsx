@@ -1,4 +1,4 @@
-import { Box, Button, Card, Text } from '@mantine/core';
+import { Box, Button, Card, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { bin } from '#core/commands';
 import type { Kind } from '#core/contract';
@@ -25,7 +25,7 @@ export function PastCard({ packs, today }: { packs: readonly PastPack[]; today: 
   if (packs.length === 0) return null;
   return (
     <Card mb={16} aria-label="Past their day" style={{ borderTopColor: 'var(--tomato)' }}>
-      <h2>{packs.length === 1 ? 'Binned, or eaten?' : 'Were these binned, or eaten?'}</h2>
+      <Title order={2}>{packs.length === 1 ? 'Binned, or eaten?' : 'Were these binned, or eaten?'}</Title>
       <Rows>
         {packs.map((p) => (
           <li key={p.packId}>

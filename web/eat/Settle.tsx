@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { eat, planFor, type Act } from '#core/commands';
 import { countOf, sayNear } from '#core/kitchen';
 import { eatenAsPlanned } from '#core/eat';
@@ -51,7 +51,7 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
   return (
     <Card aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>{asked.length === 1 ? 'Was it eaten?' : `Were these ${asked.length} eaten?`}</h2>
+        <Title order={2}>{asked.length === 1 ? 'Was it eaten?' : `Were these ${asked.length} eaten?`}</Title>
         {asked.length > 1 && (
           <Button
             size="sm"

@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { clockOf, dayOf, sayDayYear } from '#core/kitchen';
 import type { RestoreLook } from '#core/queries';
@@ -46,7 +46,7 @@ export function DamagePage() {
           </Text>
         </Card>
         <Card aria-label="Take a copy">
-          <h2>Put a copy in its place</h2>
+          <Title order={2}>Put a copy in its place</Title>
           {data.copies.length === 0 ? (
             <Text inherit c="dimmed">
               There is no copy in Tambo’s folder. If you have taken one away, put the file into its “backups” folder and look again.
@@ -94,7 +94,7 @@ export function DamagePage() {
           )}
         </Card>
         <Card aria-label="Begin anew">
-          <h2>Or begin anew</h2>
+          <Title order={2}>Or begin anew</Title>
           <Text inherit c="dimmed">
             The damaged file is put aside and Tambo begins with an empty household. A copy can still be put in place later.
           </Text>

@@ -1,4 +1,4 @@
-import { Modal, Table, Text } from '@mantine/core';
+import { Kbd, Modal, Table, Text } from '@mantine/core';
 import { Link } from 'react-router';
 import { stations } from './stations.ts';
 import { Note } from '../ui/Note.tsx';
@@ -27,12 +27,12 @@ export default function KeysSheet({ onClose, singleKeys }: { onClose: () => void
       closeButtonProps={{ 'aria-label': 'Close' }}
     >
       {!singleKeys && <Note tone="warn">Single letters and digits are switched off; Ctrl K still works.</Note>}
-      <Table className="keys">
+      <Table>
         <Table.Tbody>
           {keys.map(([key, what]) => (
             <Table.Tr key={key}>
               <Table.Td>
-                <kbd>{key}</kbd>
+                <Kbd>{key}</Kbd>
               </Table.Td>
               <Table.Td>{what}</Table.Td>
             </Table.Tr>
@@ -40,7 +40,7 @@ export default function KeysSheet({ onClose, singleKeys }: { onClose: () => void
           {stations.map((s, i) => (
             <Table.Tr key={s.to}>
               <Table.Td>
-                <kbd>{i + 1}</kbd>
+                <Kbd>{i + 1}</Kbd>
               </Table.Td>
               <Table.Td>{s.name}</Table.Td>
             </Table.Tr>

@@ -13,7 +13,7 @@ const Station = ({ to, name, Icon, size }: Pick<(typeof stations | typeof beside
 /** The stations in working order, at the left of a table's screen. */
 export function Rail() {
   return (
-    <AppShell.Navbar component="nav" className={c.rail} aria-label="Stations">
+    <AppShell.Navbar component="nav" visibleFrom="sm" className={c.rail} aria-label="Stations">
       <Box mb={8}>
         <svg
           width="40"

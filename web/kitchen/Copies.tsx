@@ -156,7 +156,7 @@ export function Copies({ zone }: { zone: string }) {
   return (
     <Columns align="start" parts={[1, 1]}>
       <Card aria-label="Back up">
-        <h2>Back up</h2>
+        <Title order={2}>Back up</Title>
         <Text inherit mb={12}>
           One file with everything: the database, and all of it again as open JSON for other programs.
         </Text>
@@ -232,7 +232,7 @@ export function Copies({ zone }: { zone: string }) {
         {data && <SecondPlace away={data.away} zone={zone} />}
       </Card>
       <Card aria-label="Restore or move in">
-        <h2>Restore, or move in</h2>
+        <Title order={2}>Restore, or move in</Title>
         <Text inherit mb={12}>
           Choose a backup, from here or from another machine. You see what would change before anything does. To move a household: back up
           there, start Tambo here, choose the file.

@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import type { Eater } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
@@ -30,7 +30,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
         <Stack>
           <Card aria-label="Who is at the table">
             <Group justify="space-between" align="baseline" mb={8}>
-              <h2>Who is at the table</h2>
+              <Title order={2}>Who is at the table</Title>
               <Text span inherit c="dimmed">
                 breakfast, lunch, dinner; tap one to change it
               </Text>
@@ -39,7 +39,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           </Card>
           <Columns align="start" parts={[1, 1, 1]}>
             <Card aria-label="Four weeks">
-              <h2>Next four weeks</h2>
+              <Title order={2}>Next four weeks</Title>
               <Group gap={24}>
                 <div>
                   <Text span variant="big">
@@ -66,7 +66,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
             </Card>
             {must.length > 0 && (
               <Card aria-label="Mind">
-                <h2>Mind</h2>
+                <Title order={2}>Mind</Title>
                 <Rows>
                   {must.map((e) => (
                     <li key={e.id}>
@@ -86,14 +86,14 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
               </Card>
             )}
             <Card aria-label="Change">
-              <h2>Change</h2>
+              <Title order={2}>Change</Title>
               <Group gap={8} className="chips">
                 {data.eaters.map((e) => (
                   <Button variant="chip" key={e.id} onClick={() => editing.open(e.id)}>
                     {e.name}
                   </Button>
                 ))}
-                <Button variant="chip" className="on" onClick={() => editing.open('new')}>
+                <Button variant="chip" onClick={() => editing.open('new')}>
                   Add somebody
                 </Button>
               </Group>

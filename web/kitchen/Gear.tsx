@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text } from '@mantine/core';
+import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text, Title } from '@mantine/core';
 import type { Equipment } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
 import type { KitchenAnswer } from '#core/queries';
@@ -157,7 +157,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
       <Stack>
         <Card aria-label="Pots">
           <Group justify="space-between" align="baseline" mb={8}>
-            <h2>Pots, side by side</h2>
+            <Title order={2}>Pots, side by side</Title>
             <Text span inherit c="dimmed">
               the dashed line is how far each is filled
             </Text>
@@ -176,7 +176,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
           </Box>
         </Card>
         <Card aria-label="Bowls and steamer">
-          <h2>Bowls and steamer</h2>
+          <Title order={2}>Bowls and steamer</Title>
           {bowls.length === 0 ? (
             <Text inherit c="dimmed">
               Nothing yet. Bowl loads are worked out once a blender or processor is here.
@@ -195,7 +195,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
       </Stack>
       <Stack>
         <Card aria-label="Heat">
-          <h2>Heat</h2>
+          <Title order={2}>Heat</Title>
           <Rows>
             {heat.map((x) => {
               const mine = data.equipment.find((e) => e.kind === x.kind);
@@ -240,11 +240,11 @@ export function Gear({ data }: { data: KitchenAnswer }) {
           </Rows>
         </Card>
         <Card aria-label="Trays">
-          <h2>Trays and dryers</h2>
+          <Title order={2}>Trays and dryers</Title>
           <GearRows kinds={gearKinds.filter((k) => k.group === 'tray')} data={data} onEdit={change} onAdd={add} />
         </Card>
         <Card aria-label="Also here">
-          <h2>Also here</h2>
+          <Title order={2}>Also here</Title>
           <GearRows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={change} onAdd={add} />
         </Card>
       </Stack>

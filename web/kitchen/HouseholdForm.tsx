@@ -51,7 +51,7 @@ export function HouseholdForm({ household }: { household: Household }) {
   const { values, field, set } = form;
   return (
     <Card maw={860} aria-label="Household">
-      <h2>Household</h2>
+      <Title order={2}>Household</Title>
       <FormBody form={form}>
         <Group align="flex-start">
           <Field label="Name" {...field('name')} />

@@ -1,4 +1,4 @@
-import { Button, Card, Group, Text } from '@mantine/core';
+import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { ingredientRowSchema, type IngredientRow } from '#core/contract';
 import { capital } from '#core/kitchen';
@@ -54,10 +54,10 @@ export function IngredientCard({
   const edited = data.edited.includes(row.id);
   const own = data.own.includes(row.id);
   const put = (next: IngredientRow | null, says: string): void => {
-    const id = `ingredient:${row.id}`;
+    const id = `ingredient:${next?.id ?? row.id}`;
     void write([{ table: 'reference', id, data: next && { id, table: 'ingredient', row: next }, was: null }], says);
     form.drop();
-    onKept(row.id);
+    onKept(next?.id ?? row.id);
   };
   const form = useContractForm({
     schema: ingredientRowSchema,
@@ -78,7 +78,7 @@ export function IngredientCard({
   return (
     <Card aria-label={row.name || 'A new ingredient'}>
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>{row.name ? capital(row.name) : 'A new ingredient'}</h2>
+        <Title order={2}>{row.name ? capital(row.name) : 'A new ingredient'}</Title>
         <Text span inherit c="dimmed">
           {row.source.split(';').join(', ')}
           {row.conf === 'confirm' ? '; weigh yours' : ''}

@@ -1,4 +1,4 @@
-import { Badge, Button, Card, Group, NativeSelect, Text, TextInput, UnstyledButton } from '@mantine/core';
+import { Badge, Button, Card, Group, NativeSelect, Text, TextInput, NavLink } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { capital, countOf, ingredientFinder, sayMoney } from '#core/kitchen';
@@ -98,29 +98,39 @@ function Found({ data }: { data: LarderAnswer }) {
             Nothing by that name. Add it below, with what you know of it.
           </Text>
         ) : (
-          <Rows className="picklist">
+          <Rows mah={{ base: 300, sm: 560 }} style={{ overflow: 'auto' }}>
             {found.slice(0, shownRows).map((r) => {
               const price = newestPrice(r);
               return (
-                <li key={r.id}>
-                  <UnstyledButton className="pick" aria-current={row?.id === r.id} onClick={() => choose(r.id)}>
-                    <Text className="grow" span inherit>
-                      <b>{capital(r.name)}</b>
-                      {r.otherNames.length > 0 && (
-                        <Text span size="xs" c="dimmed">
-                          {' '}
-                          {r.otherNames.slice(0, 3).join(', ')}
+                <li key={r.id} style={{ padding: 0 }}>
+                  <NavLink
+                    component="button"
+                    p="9px 8px"
+                    bdrs={8}
+                    active={row?.id === r.id}
+                    aria-current={row?.id === r.id}
+                    onClick={() => choose(r.id)}
+                    label={
+                      <Group gap={10} wrap="nowrap">
+                        <Text className="grow" span inherit>
+                          <b>{capital(r.name)}</b>
+                          {r.otherNames.length > 0 && (
+                            <Text span size="xs" c="dimmed">
+                              {' '}
+                              {r.otherNames.slice(0, 3).join(', ')}
+                            </Text>
+                          )}
                         </Text>
-                      )}
-                    </Text>
-                    {data.own.includes(r.id) && <Badge color="rim">added here</Badge>}
-                    {data.edited.includes(r.id) && <Badge color="leaf">changed</Badge>}
-                    {price && (
-                      <Text span size="xs" c="dimmed">
-                        {sayMoney(price.cents, data.household.currency, data.household.locale)}
-                      </Text>
-                    )}
-                  </UnstyledButton>
+                        {data.own.includes(r.id) && <Badge color="rim">added here</Badge>}
+                        {data.edited.includes(r.id) && <Badge color="leaf">changed</Badge>}
+                        {price && (
+                          <Text span size="xs" c="dimmed">
+                            {sayMoney(price.cents, data.household.currency, data.household.locale)}
+                          </Text>
+                        )}
+                      </Group>
+                    }
+                  />
                 </li>
               );
             })}

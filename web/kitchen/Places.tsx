@@ -1,4 +1,4 @@
-import { Anchor, Badge, Box, Button, Card, Group, Text } from '@mantine/core';
+import { Anchor, Badge, Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import type { KitchenAnswer } from '#core/queries';
@@ -19,7 +19,7 @@ export function Containers({ data }: { data: KitchenAnswer }) {
     <>
       <Card aria-label="What you can pack in">
         <Group justify="space-between" align="baseline" mb={8}>
-          <h2>What you can pack in</h2>
+          <Title order={2}>What you can pack in</Title>
           <Text span inherit c="dimmed">
             side by side at one scale; free now, and what the next session wants
           </Text>
@@ -54,7 +54,7 @@ export function Places({ data }: { data: KitchenAnswer }) {
         {data.places.map(({ place, room }) => (
           <Card key={place.id} aria-label={place.name}>
             <Group justify="space-between" align="baseline" mb={8}>
-              <h2>{place.name}</h2>
+              <Title order={2}>{place.name}</Title>
               <Badge color="rim">{place.temperatureC} °C</Badge>
             </Group>
             <div>

@@ -1,4 +1,4 @@
-import { Button, Card, Group, Text } from '@mantine/core';
+import { Kbd, Button, Card, Group, Text, Title } from '@mantine/core';
 import type { Household } from '#core/contract';
 import { useCommands } from '../sync/commands.ts';
 import { ThemeChoice } from '../frame/ThemeChoice.tsx';
@@ -15,14 +15,14 @@ export function ThisDevice({ household }: { household: Household }) {
   return (
     <Columns align="start" parts={[1, 1]}>
       <Card aria-label="Light or dark">
-        <h2>Light or dark</h2>
+        <Title order={2}>Light or dark</Title>
         <ThemeChoice />
         <Text c="dimmed" mt={10} fz={15}>
           Kept on this device only. Labels and lists are always printed dark on white.
         </Text>
       </Card>
       <Card aria-label="Keys">
-        <h2>Keys</h2>
+        <Title order={2}>Keys</Title>
         <Group gap={8} className="chips" role="group" aria-label="Single letters as keys">
           <Button variant="chip" aria-pressed={household.singleKeys} onClick={() => setKeys(true)}>
             Single letters work
@@ -32,7 +32,7 @@ export function ThisDevice({ household }: { household: Household }) {
           </Button>
         </Group>
         <Text c="dimmed" mt={10} fz={15}>
-          Press <kbd>?</kbd> anywhere for the list. Switch them off if you speak to your device, or if a key does something by mistake.
+          Press <Kbd>?</Kbd> anywhere for the list. Switch them off if you speak to your device, or if a key does something by mistake.
         </Text>
       </Card>
     </Columns>

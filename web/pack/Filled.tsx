@@ -1,4 +1,4 @@
-import { Badge, Box, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Badge, Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { markLabelled, putAway } from '#core/commands';
@@ -27,9 +27,9 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
   return (
     <Columns align="start" parts={[1.4, 1]} mt={14}>
       <Card aria-label="Packs">
-        <h2>
+        <Title order={2}>
           {countOf(b.packs.length, 'pack')} of {b.revision.name}
-        </h2>
+        </Title>
         <Rows style={{ columns: '2 240px', columnGap: 28 }}>
           {b.packs.map((p) => (
             <li key={p.packId} style={{ breakInside: 'avoid' }}>
@@ -51,7 +51,7 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
       <Stack>
         {loose.length > 0 && (
           <Card aria-label="Put away">
-            <h2>Put them away</h2>
+            <Title order={2}>Put them away</Title>
             <Text c="dimmed" mb={8} fz={15}>
               Cold first: under 5 °C, then in one layer.
             </Text>
@@ -64,7 +64,7 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
           </Card>
         )}
         <Card aria-label="Labels">
-          <h2>Labels</h2>
+          <Title order={2}>Labels</Title>
           {unlabelled.length === 0 ? (
             <p>Every pack has its label.</p>
           ) : (

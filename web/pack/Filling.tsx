@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text, UnstyledButton } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text, Title, UnstyledButton } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { eatTonight, fillPack, type Act } from '#core/commands';
@@ -155,11 +155,11 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
       <Columns parts={[1.6, '420px']} align="start">
         <Card aria-label="Fill">
           <Group justify="space-between" align="baseline" mb={8}>
-            <h2>
+            <Title order={2}>
               {b.cubes
                 ? `${b.cubes.cubes} cubes in ${countOf(b.cubes.rounds, 'round')} of ${b.cubes.cellsPerRound}, then into bags`
                 : 'Fill to the red line'}
-            </h2>
+            </Title>
             <Text span inherit c="dimmed">
               drawn to scale
             </Text>
@@ -208,7 +208,7 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
         <Stack>
           <Card aria-label="The label">
             <Group justify="space-between" align="baseline" mb={8}>
-              <h2>The label</h2>
+              <Title order={2}>The label</Title>
               <Text span inherit c="dimmed">
                 63.5 x 38.1 mm
               </Text>

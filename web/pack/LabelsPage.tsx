@@ -1,4 +1,4 @@
-import { Badge, Box, Button, Card, Group, Stack, Text, UnstyledButton } from '@mantine/core';
+import { Badge, Box, Button, Card, Group, Stack, Text, Title, UnstyledButton } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { markLabelled } from '#core/commands';
@@ -62,7 +62,7 @@ export function LabelsPage() {
         <Columns parts={['300px', 1]} align="start">
           <Stack>
             <Card aria-label="Sheet">
-              <h2>First free label</h2>
+              <Title order={2}>First free label</Title>
               <Text c="dimmed" mb={8} fz={15}>
                 Tap where a started sheet goes on.
               </Text>
@@ -117,7 +117,7 @@ export function LabelsPage() {
               )}
             </Card>
             <Card aria-label="By hand">
-              <h2>No printer to hand?</h2>
+              <Title order={2}>No printer to hand?</Title>
               <Text fz={15}>Write the code big on each lid, with the dish and the best-by date. The rest stands here under the code.</Text>
               {chosen.length > 0 && (
                 <Button variant="outline" mt={10} onClick={() => mark('hand')}>

@@ -1,4 +1,4 @@
-import { Button, Card, Group, SegmentedControl } from '@mantine/core';
+import { Button, Card, Group, SegmentedControl, Title } from '@mantine/core';
 import { useState } from 'react';
 import { z } from 'zod';
 import { weigh } from '#core/commands';
@@ -141,7 +141,7 @@ export function WeighCard({
   return (
     <Card aria-label="Weigh">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>What came out?</h2>
+        <Title order={2}>What came out?</Title>
         <SegmentedControl
           aria-label="How it is measured"
           value={how}

@@ -1,4 +1,4 @@
-import { Box, Card, Text } from '@mantine/core';
+import { Box, Card, SimpleGrid, Text, Title } from '@mantine/core';
 import type { Day } from '#core/contract';
 import { countOf, sayMinutes, sayPortions, sayWeekday } from '#core/kitchen';
 import type { KitchenAnswer, SessionParts } from '#core/queries';
@@ -11,7 +11,7 @@ export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day:
   const quarters = weeks.quarters.slice(0, 21);
   return (
     <Card mt={16} py={10} px={16} aria-label="Who is at the table">
-      <div className="threeweeks">
+      <SimpleGrid cols={{ base: 7, sm: 21 }} spacing={0} verticalSpacing={10} ta="center" style={{ alignItems: 'end' }}>
         {weeks.days.slice(0, 21).map((d, i) => (
           <div key={d}>
             <Plates quarters={quarters[i] ?? 0} covered={0} size={22} />
@@ -25,7 +25,7 @@ export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day:
             </Box>
           </div>
         ))}
-      </div>
+      </SimpleGrid>
       <Text size="xs" c="dimmed" mt={4}>
         {sayPortions(quarters.reduce((s, q) => s + q, 0) / 4)} plates are asked for in the three weeks from today.
       </Text>
@@ -37,7 +37,7 @@ export function ThreeWeeks({ weeks, day }: { weeks: KitchenAnswer['weeks']; day:
 export function CutOnce({ tasks }: { tasks: SessionParts['draft']['cutOnce'] }) {
   return (
     <Card aria-label="Cut once">
-      <h2>Cut once</h2>
+      <Title order={2}>Cut once</Title>
       <Rows>
         {tasks.map((t) => (
           <li key={t.id} style={{ padding: '6px 0' }}>
@@ -67,10 +67,10 @@ export function ToBuy({ buy }: { buy: SessionParts['draft']['buy'] }) {
   const { sayMass } = useMeasures();
   return (
     <Card aria-label="To buy">
-      <h2>To buy, about</h2>
-      <p className="reading">
+      <Title order={2}>To buy, about</Title>
+      <Text fz={15}>
         {countOf(buy.things, 'thing')}, {sayMass(buy.massG)} in all.
-      </p>
+      </Text>
     </Card>
   );
 }

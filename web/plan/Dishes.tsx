@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitchen';
@@ -141,7 +141,7 @@ export function AddDish({
   return (
     <Card aria-label="Add a dish">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Add a dish</h2>
+        <Title order={2}>Add a dish</Title>
         <TextInput
           type="search"
           placeholder="Find a recipe"

@@ -1,4 +1,4 @@
-import { Box, Card, Group, Text } from '@mantine/core';
+import { Box, Card, Group, Text, Title } from '@mantine/core';
 import { sayMinutes, sayPortions } from '#core/kitchen';
 import type { SessionParts } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
@@ -11,7 +11,9 @@ export function FitCard({ comesTo, busy }: { comesTo: SessionParts['draft'] | un
   const { sayVolume } = useMeasures();
   return (
     <Card aria-label="Does it fit" aria-busy={busy}>
-      <h2>{!comesTo || comesTo.fit.rows.length === 0 ? 'Does it fit?' : comesTo.fit.fits ? 'It fits' : 'It does not fit yet'}</h2>
+      <Title order={2}>
+        {!comesTo || comesTo.fit.rows.length === 0 ? 'Does it fit?' : comesTo.fit.fits ? 'It fits' : 'It does not fit yet'}
+      </Title>
       {!comesTo || comesTo.fit.rows.length === 0 ? (
         <Text inherit c="dimmed">
           Pick a dish: containers, freezer room and hours are checked as you type.
@@ -53,7 +55,7 @@ export function FitCard({ comesTo, busy }: { comesTo: SessionParts['draft'] | un
           );
         })
       )}
-      {comesTo?.fit.binding && <p className="reading">{comesTo.fit.binding}</p>}
+      {comesTo?.fit.binding && <Text fz={15}>{comesTo.fit.binding}</Text>}
       {comesTo && comesTo.makespanMin > 0 && (
         <Text size="xs" c="dimmed" mt={6}>
           No order of work ends before {sayMinutes(comesTo.boundMin)}.

@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Input, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { Box, Button, Card, Group, Input, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
@@ -112,7 +112,7 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
             </Group>
           </Card>
           <Card aria-label="Dishes">
-            <h2>Dishes</h2>
+            <Title order={2}>Dishes</Title>
             {dishes.length === 0 ? (
               <Text inherit c="dimmed">
                 None yet. Pick from the list below.

@@ -1,4 +1,4 @@
-import { Button, Card, Text } from '@mantine/core';
+import { Button, Card, Text, Title } from '@mantine/core';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Session } from '#core/contract';
@@ -43,7 +43,7 @@ export function PlanPage() {
         ))}
         {sessions.data.older.length > 0 && (
           <Card>
-            <h2>Longer ago</h2>
+            <Title order={2}>Longer ago</Title>
             <Rows>
               {sessions.data.older.map((s) => (
                 <li key={s.id}>
@@ -66,7 +66,7 @@ export function PlanPage() {
       <Page>
         <PageHead title="Plan" lead="A session is made of recipes: how many portions of each, on which day, by whom." />
         <Card aria-label="Your first session">
-          <h2>Begin with dishes that come with Tambo</h2>
+          <Title order={2}>Begin with dishes that come with Tambo</Title>
           {kitchen.data && <FirstSession kitchen={kitchen.data} today={frame.data.today} />}
         </Card>
       </Page>

@@ -1,4 +1,4 @@
-import { Anchor, Badge, Card, Table, Text, VisuallyHidden } from '@mantine/core';
+import { Anchor, Badge, Card, Table, Text, Title, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Answered } from './Answered.tsx';
 import { Link, useSearchParams } from 'react-router';
@@ -44,7 +44,7 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
   const rule = l.line.scaling.rule;
   const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
   return (
-    <Table.Tr className={limits ? 'limits' : undefined}>
+    <Table.Tr bg={limits ? 'var(--saffron-pale)' : undefined}>
       <Table.Td>
         <b>{capital(l.line.name)}</b>
         {l.line.form && l.line.form !== 'whole' && !l.line.name.includes(l.line.form) && (
@@ -68,7 +68,7 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
           </Text>
         )}
       </Table.Td>
-      <Table.Td ta="right" className="out">
+      <Table.Td ta="right" fw={700} fz={19}>
         {split ? (
           <>
             {split}
@@ -96,7 +96,7 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
         )}
       </Table.Td>
       {also !== '' && (
-        <Table.Td ta="right" c="dimmed" className="out">
+        <Table.Td ta="right" c="dimmed" fw={700} fz={19}>
           {also}
         </Table.Td>
       )}
@@ -142,19 +142,25 @@ export function Amounts({
   const split = s.split?.ok ? s.split.split : undefined;
   return (
     <Card aria-label={title}>
-      <h2>{title}</h2>
+      <Title order={2}>{title}</Title>
       {lines.length === 0 ? (
         <Text inherit c="dimmed">
           {none}
         </Text>
       ) : (
-        <Table className="amounts">
+        <Table layout="fixed">
           <Table.Thead>
             <Table.Tr>
               <Table.Th>Ingredient</Table.Th>
-              <Table.Th ta="right">measure out</Table.Th>
-              {both && <Table.Th ta="right">{second === 'us' ? 'or in cups' : 'or in grams'}</Table.Th>}
-              <Table.Th ta="right">
+              <Table.Th ta="right" w={168}>
+                measure out
+              </Table.Th>
+              {both && (
+                <Table.Th ta="right" w={150}>
+                  {second === 'us' ? 'or in cups' : 'or in grams'}
+                </Table.Th>
+              )}
+              <Table.Th ta="right" w={54}>
                 <VisuallyHidden>why</VisuallyHidden>
               </Table.Th>
             </Table.Tr>
@@ -177,8 +183,8 @@ export function Amounts({
                   onToggle={toggle}
                 />,
                 open === l.lineId && (
-                  <Table.Tr key={`${l.lineId}-why`} className="detail">
-                    <Table.Td colSpan={both ? 4 : 3}>
+                  <Table.Tr key={`${l.lineId}-why`} bg="var(--pale)">
+                    <Table.Td colSpan={both ? 4 : 3} p={12}>
                       <LineDetail data={data} s={s} l={l} />
                     </Table.Td>
                   </Table.Tr>

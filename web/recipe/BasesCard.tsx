@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, Text } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Revision } from '#core/contract';
@@ -29,7 +29,7 @@ export function DrawsCard({ data, scaled }: { data: RecipeAnswer; scaled: Scaled
   const solved = solveBases([{ recipeId: data.revision.recipeId, portions: scaled.portions }], (id) => all.get(id));
   return (
     <Card aria-label="Draws from">
-      <h2>Draws from</h2>
+      <Title order={2}>Draws from</Title>
       {!solved.ok ? (
         <Note tone="bad" role="alert">
           {problemWords(solved)}
@@ -84,7 +84,7 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
   const made = batch ? quarterUp(batch.portions) : 0;
   return (
     <Card aria-label="Drawn by">
-      <h2>For which dishes?</h2>
+      <Title order={2}>For which dishes?</Title>
       <Rows>
         {data.drawnBy.map((r) => {
           const draw = batch?.draws.find((d) => d.recipeId === r.recipeId);

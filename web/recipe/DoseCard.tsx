@@ -1,4 +1,4 @@
-import { Anchor, Card, Group, Text } from '@mantine/core';
+import { Anchor, Card, Group, Text, Title } from '@mantine/core';
 import { memo, useState } from 'react';
 import { revisionSchema } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
@@ -96,7 +96,7 @@ export const DoseCard = memo(function DoseCard({ data }: { data: RecipeAnswer })
   return (
     <Card aria-label="Dose">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Dose</h2>
+        <Title order={2}>Dose</Title>
         {!editing && (
           <Anchor component="button" type="button" onClick={() => setEditing(true)}>
             {dose ? 'change' : 'say how much to take'}

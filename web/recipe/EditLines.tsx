@@ -13,6 +13,7 @@ import { useHalfMade } from '../form/useHalfMade.ts';
 import { LineRow } from './LineRow.tsx';
 import { useRevise } from './useRevise.ts';
 import { Note } from '../ui/Note.tsx';
+import c from './Recipe.module.css';
 
 /** Names of a circle that a changed recipe would draw in, through what its draws draw from; undefined when there is none. */
 function useCircle(data: RecipeAnswer): (changed: Revision) => Promise<string[] | undefined> {
@@ -68,7 +69,7 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
   };
   return (
     <Stack gap={10}>
-      <div className="editline">
+      <div className={c.line}>
         <Table>
           <Table.Tbody>
             <LineRow line={draft} onChange={setDraft} onRemove={remove} />

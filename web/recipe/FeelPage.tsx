@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, Stack, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Unit } from '#core/contract';
@@ -46,7 +46,7 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
     onPour({ name: (row?.name ?? name).trim(), ...(row && { ingredientId: row.id }), amount: a, unit });
   return (
     <Card aria-label="What goes in">
-      <h2>What goes in?</h2>
+      <Title order={2}>What goes in?</Title>
       <TextInput
         w="100%"
         size="lg"
@@ -75,9 +75,9 @@ function Next({ onPour, rows }: { onPour: (p: Pour) => void; rows: (found: reado
           ))}
         </Group>
       )}
-      <Group gap={8} mt={12} className="chips wrapchips bigchips" role="group" aria-label="By hand">
+      <Group gap={8} mt={12} className="chips wrapchips" role="group" aria-label="By hand">
         {quick.map((x) => (
-          <Button variant="chip" key={x.unit} disabled={!ready} onClick={() => pour(1, x.unit)}>
+          <Button variant="chip" size="lg" key={x.unit} disabled={!ready} onClick={() => pour(1, x.unit)}>
             {x.name}
           </Button>
         ))}
@@ -112,7 +112,7 @@ function Pot({ draft, wentIn, change }: { draft: FeelDraft; wentIn: number | und
   const balance = full !== undefined ? potBalance(empty ?? 0, full, wentIn !== undefined && wentIn > 0 ? wentIn : undefined) : undefined;
   return (
     <Card aria-label="The pot">
-      <h2>The pot, before and after</h2>
+      <Title order={2}>The pot, before and after</Title>
       <Group align="flex-start">
         <Field label="Empty" unit="g" figure width={120} value={draft.emptyG} onChange={(emptyG) => change({ emptyG })} />
         <Field label="Full at the end" unit="g" figure width={150} value={draft.fullG} onChange={(fullG) => change({ fullG })} />
@@ -206,7 +206,7 @@ export function FeelPage() {
         </Stack>
         <Card aria-label="In the pot">
           <Group justify="space-between" align="baseline" mb={8}>
-            <h2>In the pot</h2>
+            <Title order={2}>In the pot</Title>
             {draft.pours.length > 0 && (
               <Anchor component="button" type="button" onClick={() => change({ pours: draft.pours.slice(0, -1) })}>
                 take the last one back

@@ -1,4 +1,4 @@
-import { Badge, Box, Card, Text } from '@mantine/core';
+import { Badge, Box, Card, Text, Title } from '@mantine/core';
 import { memo } from 'react';
 import type { FreezeFlag } from '#core/recipe';
 import { capital } from '#core/kitchen';
@@ -14,8 +14,8 @@ const placeWords: Readonly<Record<FreezeFlag['place'], string>> = {
 /** What freezes badly or changes, each with a way round. */
 export const FreezingCard = memo(function FreezingCard({ flags, keeps }: { flags: readonly FreezeFlag[]; keeps: string }) {
   return (
-    <Card aria-label="Freezing">
-      <h2>How it freezes</h2>
+    <Card data-later aria-label="Freezing">
+      <Title order={2}>How it freezes</Title>
       <p>Keeps {keeps}.</p>
       {flags.length === 0 ? (
         <Text size="xs" c="dimmed">

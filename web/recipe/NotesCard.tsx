@@ -1,4 +1,4 @@
-import { Anchor, Button, Card, Group, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { Anchor, Button, Card, Group, Text, TextInput, Title, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Recipe } from '#core/contract';
 import { fromNumber, sayDayYear, toNumber, unitFacts } from '#core/kitchen';
@@ -79,8 +79,8 @@ export const NotesCard = memo(function NotesCard({ data }: { data: RecipeAnswer 
     void write(made, `${offer.name}: ${amountText({ amount, unit: offer.to.unit })} from now on`);
   };
   return (
-    <Card aria-label="Next time">
-      <h2>Next time</h2>
+    <Card data-later aria-label="Next time">
+      <Title order={2}>Next time</Title>
       {open.length === 0 && !old && (
         <Text inherit c="dimmed">
           Nothing noted. Write what to do otherwise, such as “use 850 ml water”.

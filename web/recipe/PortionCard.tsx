@@ -1,4 +1,4 @@
-import { Box, Card, Group, Text } from '@mantine/core';
+import { Box, Card, Group, Text, Title } from '@mantine/core';
 import { countOf, sayMoney, sayPortions } from '#core/kitchen';
 import { addedSaltG, costOf, drawnCost, type ScaledRecipe, type SplitResult } from '#core/recipe';
 import { portionName } from '#core/session';
@@ -86,7 +86,7 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
   const priced = cost.lines.length - cost.leftOut.length;
   return (
     <Card aria-label="One portion">
-      <h2>One {portionName(revision.kind, 1)}</h2>
+      <Title order={2}>One {portionName(revision.kind, 1)}</Title>
       <Group gap={22} align="baseline">
         {cost.cents > 0 ? (
           <span>

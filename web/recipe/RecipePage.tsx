@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { memo, useCallback } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
@@ -25,6 +25,7 @@ import { useScaling, type Scaling } from './useScaling.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import c from './Recipe.module.css';
 
 /** What does not move with the size is not drawn again at every key. */
 const CookCautions = memo(Cautions);
@@ -52,7 +53,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
   const toPortions = useCallback((n: number) => change({ by: 'portions', portions: String(n) }), [change]);
   const gaps = data.gaps.filter((g) => g.gap !== 'unconfirmed');
   return (
-    <Columns parts={[1.35, 1]} align="start" className="recipe" mt={16}>
+    <Columns parts={[1.35, 1]} align="start" className={c.sized} mt={16}>
       <Stack>
         {scaled && (
           <Amounts
@@ -80,7 +81,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         <FreezingCard flags={data.freezing} keeps={data.keeps} />
         {gaps.length > 0 && (
           <Card aria-label="Left open">
-            <h2>Left open</h2>
+            <Title order={2}>Left open</Title>
             <Rows>
               {gaps.map((g) => (
                 <li key={JSON.stringify(g)}>

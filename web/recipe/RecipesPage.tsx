@@ -84,7 +84,7 @@ export function RecipesPage() {
                 </Button>
               ))}
               {holds && (
-                <Button variant="chip" className="on" onClick={() => set('with', '')}>
+                <Button variant="chip" aria-pressed onClick={() => set('with', '')}>
                   with {ingredient?.name.toLowerCase() ?? 'this'} ✕
                 </Button>
               )}

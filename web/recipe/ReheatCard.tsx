@@ -1,4 +1,4 @@
-import { Anchor, Badge, Box, Button, Card, Group, Text } from '@mantine/core';
+import { Anchor, Badge, Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { revisionSchema, type Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
@@ -41,7 +41,7 @@ export function ReheatCard({ data }: { data: RecipeAnswer }) {
   return (
     <Card aria-label="Reheating" id="reheating">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Reheating</h2>
+        <Title order={2}>Reheating</Title>
         {heat.guess && <Badge color="saffron">guessed</Badge>}
       </Group>
       <Group align="flex-end" gap={10}>

@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Input, Stack, Table, Text, TextInput, VisuallyHidden } from '@mantine/core';
+import { Box, Button, Card, Group, Input, Stack, Table, Text, TextInput, Title, VisuallyHidden } from '@mantine/core';
 import { countOf } from '#core/kitchen';
 import { readLine, type RecipeDraft } from '#core/recipe';
 import type { Line } from '#core/contract';
@@ -149,7 +149,7 @@ export function Review({
           ))}
         </Card>
         <Card aria-label="Lines">
-          <h2>Lines</h2>
+          <Title order={2}>Lines</Title>
           <Table>
             <Table.Thead>
               <Table.Tr>
@@ -190,7 +190,7 @@ export function Review({
         </Card>
         <Columns parts={[1.4, 1]} align="start">
           <Card aria-label="Steps">
-            <h2>Steps</h2>
+            <Title order={2}>Steps</Title>
             <Rows component="ol">
               {draft.revision.steps.map((s, i) => (
                 <li key={s.id}>
@@ -206,7 +206,7 @@ export function Review({
             </Rows>
           </Card>
           <Card aria-label="Not understood">
-            <h2>Not understood</h2>
+            <Title order={2}>Not understood</Title>
             {draft.notUnderstood.length === 0 ? (
               <Text inherit c="dimmed">
                 Everything in the file was understood.

@@ -1,4 +1,4 @@
-import { Button, Card, Group, Input, NativeSelect, Text, TextInput } from '@mantine/core';
+import { Button, Card, Group, Input, NativeSelect, Text, TextInput, Title } from '@mantine/core';
 import { isRawKind, allKinds } from '#core/kitchen';
 import { useState } from 'react';
 import { z } from 'zod';
@@ -160,7 +160,7 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
   };
   return (
     <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
-      <h2>Check these before you plan it</h2>
+      <Title order={2}>Check these before you plan it</Title>
       <ReviewQuestions answers={answers} onChange={(next) => setAnswers(next, 'answers')} />
       {problems.map((p) => (
         <Note tone="bad" mt={10} role="alert" key={p}>

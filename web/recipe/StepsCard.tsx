@@ -1,4 +1,4 @@
-import { Box, Card, Text } from '@mantine/core';
+import { Box, Card, Text, Title } from '@mantine/core';
 import { memo } from 'react';
 import type { Revision } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
@@ -8,8 +8,8 @@ import { Rows } from '../ui/Rows.tsx';
 /** The method, with hands and waiting at this size. */
 export const StepsCard = memo(function StepsCard({ revision, passage }: { revision: Revision; passage: Passage | undefined }) {
   return (
-    <Card aria-label="Steps" id="method">
-      <h2>Steps</h2>
+    <Card data-later aria-label="Steps" id="method">
+      <Title order={2}>Steps</Title>
       <Rows component="ol">
         {revision.steps.map((s, i) => {
           const waits = Math.round(s.waitMin + (passage?.waits[s.id] ?? 0));

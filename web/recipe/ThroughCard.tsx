@@ -1,4 +1,4 @@
-import { Box, Card, Group, Text } from '@mantine/core';
+import { Box, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf, sayMinutes } from '#core/kitchen';
 import { sayWhy, type Load, type Passage } from '#core/recipe';
@@ -34,7 +34,7 @@ export function ThroughCard({ passage }: { passage: Passage }) {
   const { boilOff, boilUp } = passage;
   return (
     <Card aria-label="What it goes through">
-      <h2>What it goes through</h2>
+      <Title order={2}>What it goes through</Title>
       <Group gap={18} align="flex-end">
         {passage.loads.map((l) => (
           <Box ta="center" maw={330} key={l.stepId + l.use}>

@@ -1,4 +1,4 @@
-import { Button, Card, Group, Text } from '@mantine/core';
+import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { countOf, sayPortions } from '#core/kitchen';
 import type { Revision } from '#core/contract';
 import { portionName } from '#core/session';
@@ -24,7 +24,7 @@ export function YieldCheck({ data }: { data: RecipeAnswer }) {
   const ones = portionName(revision.kind, revision.servings);
   return (
     <Card mb={16} aria-label="How much it makes" style={{ borderTopColor: 'var(--saffron-fill)' }}>
-      <h2>{check ? 'That does not add up' : 'How large is a serving?'}</h2>
+      <Title order={2}>{check ? 'That does not add up' : 'How large is a serving?'}</Title>
       {check ? (
         <>
           <p>

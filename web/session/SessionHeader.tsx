@@ -18,7 +18,7 @@ export function SessionHeader({ brief, here }: { brief: SessionBrief; here?: str
   const atStation = here !== undefined && !here.startsWith('/plan');
   const next = nextLink(brief);
   return (
-    <Card className={`roadhead${atStation ? ' deskonly' : ''}`} mb={16} py={10} aria-label={`Road of ${brief.name}`}>
+    <Card className="roadhead" visibleFrom={atStation ? 'sm' : undefined} mb={16} py={10} aria-label={`Road of ${brief.name}`}>
       <Group gap={18}>
         <Box flex={1} miw={230}>
           <Title order={2} m={0}>

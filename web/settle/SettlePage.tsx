@@ -1,4 +1,4 @@
-import { Anchor, Button, Card, Group, Stack, Table, Text } from '@mantine/core';
+import { Anchor, Button, Card, Group, Stack, Table, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { clockOf, countOf, dayOf, sayWeekday } from '#core/kitchen';
 import type { ClashBrief, Unreadable } from '#core/queries';
@@ -18,7 +18,7 @@ function Clash({ clash, zone }: { clash: ClashBrief; zone: string }) {
     void write([{ table, id: rowId, data, was: here } as NewChange], says, { settles: id });
   return (
     <Card aria-label={name}>
-      <h2>{name}</h2>
+      <Title order={2}>{name}</Title>
       <Text inherit c="dimmed">
         {documentWords[table]}, changed in two places: “{clash.label}” came from {other} on {sayWeekday(dayOf(clash.at, zone))} at{' '}
         {clockOf(clash.at, zone)}, made before it had heard of the other change. Both are kept until you choose.
@@ -65,7 +65,7 @@ function Broken({ broken, zone }: { broken: Unreadable; zone: string }) {
   const { last } = broken;
   return (
     <Card aria-label={name}>
-      <h2>{name}</h2>
+      <Title order={2}>{name}</Title>
       <Text inherit c="dimmed">
         {documentWords[broken.table]}. It cannot be read, so it is left out everywhere; nothing of it is lost. What is wrong: {broken.why}.
       </Text>

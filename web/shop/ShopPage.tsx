@@ -1,4 +1,4 @@
-import { Anchor, Badge, Box, Button, Card, Checkbox, Group, Text, TextInput } from '@mantine/core';
+import { Anchor, Badge, Box, Button, Card, Checkbox, Group, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { tick, untick } from '#core/commands';
@@ -43,14 +43,14 @@ function LineItem({ line, ticked, sessionId }: { line: ListedLine; ticked: Ticke
         </Text>
       </Box>
       {!done && (
-        <Anchor component="button" size="xs" type="button" className="noprint extra" onClick={() => onTick('haveIt')}>
+        <Anchor component="button" size="xs" type="button" className="noprint" onClick={() => onTick('haveIt')}>
           I have it
         </Anchor>
       )}
-      <span className="out" style={{ fontSize: 18, textAlign: 'right' }}>
+      <Text span fw={700} fz={{ base: 17, sm: 18 }} ta="right" maw={{ base: 128, sm: 'none' }}>
         {line.out}
-      </span>
-      <span className="noprint extra">
+      </Text>
+      <span className="noprint">
         <Why label={`${line.name}, ${line.out}`}>
           {line.asked.map((a) => (
             <div key={a.batchId}>
@@ -108,7 +108,7 @@ export function ShopPage() {
         <Button variant="chip" aria-pressed={hide} onClick={() => setHide(!hide)}>
           Hide what’s there
         </Button>
-        <Button variant="outline" className="deskonly" onClick={() => window.print()}>
+        <Button variant="outline" visibleFrom="sm" onClick={() => window.print()}>
           Print
         </Button>
         {got === buy.length && buy.length > 0 && (
@@ -132,7 +132,7 @@ export function ShopPage() {
               aria-label={s.name}
             >
               <Group justify="space-between" align="baseline" mb={8}>
-                <h2>{s.name}</h2>
+                <Title order={2}>{s.name}</Title>
                 <Text span size="xs" c="dimmed">
                   {countOf(s.lines.filter((l) => !isDone(l)).length, 'left', 'left')}
                 </Text>
@@ -151,7 +151,7 @@ export function ShopPage() {
           ))}
           {short && (
             <Card mb={16} style={{ breakInside: 'avoid', borderTopColor: 'var(--tomato)' }} aria-label="To pack it in">
-              <h2>To pack it in</h2>
+              <Title order={2}>To pack it in</Title>
               <p>{short.says}</p>
             </Card>
           )}

@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, Input, Stack, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, Input, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useRef, useState } from 'react';
 import { fillPack, putAway } from '#core/commands';
 import { intentId } from '#core/contract';
@@ -163,16 +163,14 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
       <Card aria-label="Enter a line">
         <Input.Label htmlFor="countline">What it is, how many, about when, where</Input.Label>
         <Group
-          wrap="nowrap"
           component="form"
-          className="countform"
           onSubmit={(e) => {
             e.preventDefault();
             void keep();
           }}
         >
           <TextInput
-            className="grow"
+            flex={{ base: '1 0 100%', sm: 1 }}
             size="lg"
             id="countline"
             ref={field}
@@ -210,9 +208,9 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
       {entered.length > 0 && (
         <Card aria-label="Counted">
           <Group justify="space-between" align="baseline" mb={8}>
-            <h2>
+            <Title order={2}>
               {countOf(packs, 'pack')} counted, {countOf(entered.length, 'line')}
-            </h2>
+            </Title>
             <Button
               component="a"
               variant="outline"

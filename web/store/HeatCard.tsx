@@ -1,4 +1,4 @@
-import { Card, Group, Text } from '@mantine/core';
+import { Card, Group, Text, Title } from '@mantine/core';
 import { useMeasures } from '../sync/measures.ts';
 import type { HeatTexts } from '#core/session';
 import { Rows } from '../ui/Rows.tsx';
@@ -11,7 +11,7 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
   return (
     <Card aria-label="Thaw and heat">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Thaw and heat</h2>
+        <Title order={2}>Thaw and heat</Title>
         <Text span inherit c="dimmed">
           {heat.usual ? `usual times, for this pack of ${sayMass(pack.massG)}` : 'in the recipe’s own words'}
         </Text>

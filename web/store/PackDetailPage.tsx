@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { bin, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash } from '#core/commands';
@@ -27,7 +27,7 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   return (
     <Page>
       <Card component="div" ta="center" px={20} py={34}>
-        <h1>No pack “{typed}”</h1>
+        <Title order={1}>No pack “{typed}”</Title>
         <p role="alert">{said.message}</p>
         <Group justify="center">
           {offers.map((o) => (
@@ -144,7 +144,7 @@ export function PackDetailPage() {
           {!empty && <HeatCard heat={data.heat} pack={pack} />}
           {!empty && (
             <Card aria-label="Do something with it">
-              <h2>With this pack</h2>
+              <Title order={2}>With this pack</Title>
               <Group>
                 <Group wrap="nowrap" component="label" gap={8}>
                   For{' '}
@@ -229,7 +229,7 @@ export function PackDetailPage() {
             </Card>
           )}
           <Card aria-label="Its story">
-            <h2>Its story</h2>
+            <Title order={2}>Its story</Title>
             <Rows>
               {data.history.map((h) => (
                 <li key={h.id} style={h.undone ? { textDecoration: 'line-through', color: 'var(--quiet)' } : undefined}>
@@ -255,7 +255,7 @@ export function PackDetailPage() {
         </Stack>
         <Stack>
           <Card aria-label="Label">
-            <h2>Its label</h2>
+            <Title order={2}>Its label</Title>
             <LabelDrawings result={label} />
             {brief.printAgain && (
               <Note tone="bad" role="alert">

@@ -1,4 +1,4 @@
-import { Anchor, Badge, Card, Group, SegmentedControl, Text } from '@mantine/core';
+import { Anchor, Badge, Card, Group, SegmentedControl, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Place } from '#core/contract';
@@ -110,13 +110,13 @@ export function StoreList({ packs, of, places, chosen, onChoose, onAll }: Props)
   return (
     <Card aria-label="Packs as a list">
       <Group justify="space-between" mb={8}>
-        <h2>
+        <Title order={2}>
           {filtered
             ? `${countOf(packs.length, 'pack')} of ${of}`
             : by === 'dish'
               ? 'By dish, the soonest first'
               : 'All packs, the soonest first'}
-        </h2>
+        </Title>
         <SegmentedControl
           aria-label="Listed by"
           value={by}

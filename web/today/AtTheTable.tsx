@@ -25,12 +25,14 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
   const namesOf = (ids: readonly string[]): string => listOf(ids.map((a) => frame?.allergenNames[a] ?? a));
   return (
     <div>
-      <Group gap={8} className="chips tonight" role="group" aria-label="At the table tonight">
+      <Group gap={8} className="chips" role="group" aria-label="At the table tonight">
         {diners.map((e) => {
           const there = isPresent(e.presence, today, 'dinner');
           return (
             <Button
-              variant="chip"
+              variant={there ? 'light' : 'chip'}
+              h="var(--hit-chip)"
+              px={12}
               key={e.id}
               aria-pressed={there}
               aria-label={`${e.name} ${there ? 'dines here tonight' : 'is not here tonight'}`}
@@ -38,14 +40,21 @@ export function AtTheTable({ data }: { data: TodayAnswer }) {
                 void log([sayAtHome(e.id, today, 'dinner', !there, seen)], there ? `${e.name} not tonight` : `${e.name} is there tonight`)
               }
             >
-              {there ? e.name : <s>{e.name}</s>}
+              {there ? (
+                e.name
+              ) : (
+                <Text span inherit td="line-through" c="dimmed">
+                  {e.name}
+                </Text>
+              )}
             </Button>
           );
         })}
         {guests > 0 && (
           <Button
-            variant="chip"
-            className="on"
+            variant="light"
+            h="var(--hit-chip)"
+            px={12}
             aria-label={`${guests} ${guests === 1 ? 'guest' : 'guests'} tonight: one less`}
             onClick={() => setGuests(guests - 1)}
           >

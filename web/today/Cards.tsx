@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { planFor } from '#core/commands';
 import { addDays, countOf, isDinner, isOne, sayDay, sayNear, sayPortions, shortWeekday } from '#core/kitchen';
@@ -20,7 +20,7 @@ export function EatFirst({ data }: { data: TodayAnswer }) {
   const list = dishes(view.eatFirst.filter(({ pack }) => !pack.planned)).slice(0, 6);
   return (
     <Card aria-label="Eat first">
-      <h2>Eat first</h2>
+      <Title order={2}>Eat first</Title>
       {list.length === 0 ? (
         <Text inherit c="dimmed">
           The freezer is empty, or all of it is planned.
@@ -66,7 +66,7 @@ export function Lasting({ data }: { data: TodayAnswer }) {
   return (
     <Card aria-label="How long it lasts">
       <Group justify="space-between" align="baseline" mb={8}>
-        <h2>Dinners last to</h2>
+        <Title order={2}>Dinners last to</Title>
         <Why label="how long dinners last">
           {countOf(r.left, 'portion')} {isOne(r.left) ? 'is' : 'are'} in store, enough for {countOf(dinners.count, 'whole dinner')}. Of each
           portion asked for, about {Math.round(r.rate.k * 100)} % came from the freezer lately ({r.rate.loggedDays} days with a log). The
@@ -120,7 +120,7 @@ export function Week({ data }: { data: TodayAnswer }) {
   const openQ = data.view.week.reduce((s, d) => s + Math.max(0, d.quarters - d.covered), 0);
   return (
     <Card aria-label="This week's table">
-      <h2>The table this week</h2>
+      <Title order={2}>The table this week</Title>
       <Box ta="center" style={{ display: 'grid', gridTemplateColumns: 'repeat(7,1fr)', alignItems: 'end' }}>
         {data.view.week.map((d) => (
           <div key={d.day}>

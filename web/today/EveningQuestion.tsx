@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { eat } from '#core/commands';
 import { eatenAsPlanned } from '#core/eat';
@@ -25,7 +25,7 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
       <Group wrap="nowrap">
         <KindMark kind={packs[0]?.kind ?? 'meal'} size={34} />
         <Box className="grow">
-          <h2>Was dinner as planned?</h2>
+          <Title order={2}>Was dinner as planned?</Title>
           <Text inherit c="dimmed">
             {dish}, for everybody at the table tonight.
           </Text>

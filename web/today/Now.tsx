@@ -1,4 +1,4 @@
-import { Badge, Box, Button, Card, Group, Text } from '@mantine/core';
+import { Badge, Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { takeOut } from '#core/commands';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
@@ -52,7 +52,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
     g.by <= now ? 'now' : `by ${dayOf(g.by, zone) === today ? '' : `${sayNear(dayOf(g.by, zone), today)} `}${clockOf(g.by, zone)}`;
   return (
     <Card aria-label="Now">
-      <h2>Now</h2>
+      <Title order={2}>Now</Title>
       {first && (
         <Note mb={8}>
           <Group wrap="nowrap" gap={16}>

@@ -1,4 +1,4 @@
-import { Badge, Box, Card, Group, Text } from '@mantine/core';
+import { Badge, Box, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
 import { countOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
@@ -15,7 +15,7 @@ export function PrintAgain({ count, packs }: TodayAnswer['printAgain']) {
   }
   return (
     <Card mb={16} aria-label="Print again" style={{ borderTopColor: 'var(--tomato)' }}>
-      <h2>{countOf(count, 'label')} to print again</h2>
+      <Title order={2}>{countOf(count, 'label')} to print again</Title>
       <Text inherit c="dimmed">
         What is known of allergies has changed since they were printed. Do not serve by these labels.
       </Text>

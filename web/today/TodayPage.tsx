@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text } from '@mantine/core';
+import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
@@ -64,7 +64,9 @@ export function TodayPage() {
         <Card mb={16} aria-label="Set up">
           <Group wrap="nowrap">
             <Box className="grow">
-              <h2>{open.length === steps.length ? 'Set up your kitchen' : `Still open: ${listOf(open.map((s) => s.says))}`}</h2>
+              <Title order={2}>
+                {open.length === steps.length ? 'Set up your kitchen' : `Still open: ${listOf(open.map((s) => s.says))}`}
+              </Title>
               <Text inherit c="dimmed">
                 Each takes a few minutes; numbers get right as you go.
               </Text>

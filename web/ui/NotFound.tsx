@@ -1,5 +1,5 @@
 import { Page } from '../ui/ui.tsx';
-import { Button, Text } from '@mantine/core';
+import { Button, Text, Title } from '@mantine/core';
 import { Link, useRouteError } from 'react-router';
 
 /** A page that is not there, or broke: what to do next. */
@@ -8,7 +8,7 @@ export function NotFound() {
   const broke = error instanceof Error;
   return (
     <Page p={40}>
-      <h1>{broke ? 'This page tripped' : 'Nothing stands here'}</h1>
+      <Title order={1}>{broke ? 'This page tripped' : 'Nothing stands here'}</Title>
       <Text inherit className="lead">
         {broke
           ? 'What you entered is kept on this device. Load the page again; if it happens again, go back to Today.'

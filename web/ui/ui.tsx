@@ -6,6 +6,7 @@ import {
   Button,
   Card,
   Group,
+  List,
   Popover,
   Skeleton,
   Text,
@@ -17,6 +18,7 @@ import type { ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
 import { sayError } from '../sync/api.ts';
+import { Rows } from './Rows.tsx';
 import c from './ui.module.css';
 
 /** A page's own room in the frame. */
@@ -82,18 +84,20 @@ export function Cautions({ list, title = 'Before you eat it' }: { list: readonly
   if (list.length === 0) return null;
   return (
     <Card aria-label={title}>
-      <h2>{title}</h2>
-      {list.map((said) => (
-        <div className="caution" key={said.id}>
-          <Box className="grow">{said.text}</Box>
-          <Why label={said.text}>
-            {said.why} {said.defer}{' '}
-            <Text span inherit c="dimmed">
-              Source: {said.source}.
-            </Text>
-          </Why>
-        </div>
-      ))}
+      <Title order={2}>{title}</Title>
+      <Rows fz={15}>
+        {list.map((said) => (
+          <li key={said.id}>
+            <Box className="grow">{said.text}</Box>
+            <Why label={said.text}>
+              {said.why} {said.defer}{' '}
+              <Text span inherit c="dimmed">
+                Source: {said.source}.
+              </Text>
+            </Why>
+          </li>
+        ))}
+      </Rows>
     </Card>
   );
 }
@@ -119,7 +123,7 @@ export function Waiting({ error, refetch }: { error?: unknown; refetch?: () => v
   return (
     <Page>
       <Card component="div" ta="center" px={20} py={34}>
-        <h1>Not now</h1>
+        <Title order={1}>Not now</Title>
         <Text c="dimmed" mt={8} mb={16}>
           {said.message}
         </Text>
@@ -135,7 +139,7 @@ export function Empty({ title, text, drawing, children }: { title: string; text:
   return (
     <Card component="div" ta="center" px={20} py={34}>
       {drawing}
-      <h2>{title}</h2>
+      <Title order={2}>{title}</Title>
       <Text c="dimmed" maw={520} mx="auto" mt={8} mb={16}>
         {text}
       </Text>
@@ -231,10 +235,10 @@ export function DueTag({ due }: { due: Due }) {
 export function NotFor({ says }: { says: readonly string[] }) {
   if (says.length === 0) return null;
   return (
-    <ul className="notfor" aria-label="Allergies">
+    <List listStyleType="none" mt={2} c="var(--tomato)" fw={600} fz={15} lh={1.3} aria-label="Allergies">
       {says.map((s) => (
-        <li key={s}>{s}</li>
+        <List.Item key={s}>{s}</List.Item>
       ))}
-    </ul>
+    </List>
   );
 }

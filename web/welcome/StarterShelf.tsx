@@ -1,4 +1,4 @@
-import { Button, Card, Checkbox, Group, Text } from '@mantine/core';
+import { Button, Card, Checkbox, Group, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { countOf, sayMinutes } from '#core/kitchen';
 import type { NewChange } from '../sync/commands.ts';
@@ -23,7 +23,7 @@ export function StarterShelf() {
   return (
     <Card aria-label="Recipes that come with Tambo">
       <Group justify="space-between" mb={8}>
-        <h2>Or begin with some of ours</h2>
+        <Title order={2}>Or begin with some of ours</Title>
         <Button disabled={picked.length === 0} onClick={take}>
           {picked.length === 0 ? 'Tick some' : `Take ${countOf(picked.length, 'recipe')}`}
         </Button>

@@ -1,4 +1,4 @@
-import { Anchor, Button, Card, Group, Text, Title, UnstyledButton, VisuallyHidden } from '@mantine/core';
+import { Anchor, Button, Card, Group, SimpleGrid, Text, Title, UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { Link, Navigate, useSearchParams } from 'react-router';
 import { useCountQuery, useFrameQuery, useKitchenQuery } from '../sync/api.ts';
 import { Waiting, Page } from '../ui/ui.tsx';
@@ -11,10 +11,27 @@ import { WhoEats } from './WhoEats.tsx';
 /** A shelf that fills step by step: what is done stands on it. */
 function StepShelf({ at, done, onGo }: { at: number; done: readonly boolean[]; onGo: (step: number) => void }) {
   return (
-    <ol className="stepshelf" aria-label="Steps">
+    <SimpleGrid
+      component="ol"
+      cols={4}
+      spacing={0}
+      mt={10}
+      p={0}
+      style={{ listStyle: 'none', borderBottom: '5px solid var(--kind-bread)' }}
+      aria-label="Steps"
+    >
       {steps.map((s, i) => (
         <li key={s.id}>
-          <UnstyledButton aria-current={i === at ? 'step' : undefined} onClick={() => onGo(i)}>
+          <UnstyledButton
+            w="100%"
+            mih={66}
+            fz={15}
+            lh={1.2}
+            fw={i === at ? 700 : 400}
+            ta="center"
+            aria-current={i === at ? 'step' : undefined}
+            onClick={() => onGo(i)}
+          >
             <svg width="34" height="38" viewBox="0 0 34 38" aria-hidden="true">
               <path
                 d="M5 10h24v22a4 4 0 0 1-4 4H9a4 4 0 0 1-4-4z"
@@ -25,14 +42,14 @@ function StepShelf({ at, done, onGo }: { at: number; done: readonly boolean[]; o
               <rect x="7" y="3" width="20" height="6" rx="2" fill={done[i] ? 'var(--rim)' : 'none'} stroke="var(--rim)" strokeWidth="2" />
               {done[i] && <path d="M11 22l4 4 8-8" fill="none" stroke="var(--on-rim)" strokeWidth="3" strokeLinecap="round" />}
             </svg>
-            <span>
+            <Text span inherit display="block">
               {s.says}
               {done[i] && <VisuallyHidden>, done</VisuallyHidden>}
-            </span>
+            </Text>
           </UnstyledButton>
         </li>
       ))}
-    </ol>
+    </SimpleGrid>
   );
 }
 
