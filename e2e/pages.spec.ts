@@ -60,6 +60,8 @@ async function allPages(server: RunningServer): Promise<string[]> {
     '/kitchen?tab=larder&i=leek',
     '/kitchen?tab=figures&t=blanch',
     '/kitchen?tab=household',
+    '/kitchen?tab=containers&edit=new',
+    '/kitchen?tab=eaters&edit=new',
     '/kitchen?tab=data',
     '/kitchen?tab=device',
     '/welcome?step=1',
@@ -201,12 +203,12 @@ test.describe('without demo data', () => {
     await page.getByLabel('Name').fill('Ines');
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByRole('img', { name: /Ines at dinner on 28 of 28 days/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Containers' }).click();
+    await page.getByRole('tab', { name: 'Containers' }).click();
     await page.getByRole('button', { name: 'Add a container' }).click();
     await page.getByRole('button', { name: 'Tub 1000 ml' }).click();
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(page.getByText('fill to 870 ml')).toBeVisible();
-    await page.getByRole('button', { name: 'Cold places' }).click();
+    await page.getByRole('tab', { name: 'Cold places' }).click();
     await page.getByRole('button', { name: 'Add one' }).click();
     await page.getByLabel('Name').fill('Small freezer');
     await page.getByRole('button', { name: 'Keep' }).click();

@@ -238,7 +238,7 @@ test('Kitchen: who is away changes the plates everywhere', async ({ page, server
   const kitchen = await getJson<KitchenAnswer>(server, '/kitchen');
   expect(kitchen.weeks.present.eater_osk!.every((d) => !d.dinner)).toBe(true);
   expect((await getJson<FrameAnswer>(server, '/frame')).supplies.dinners.count).toBeGreaterThan(before.supplies.dinners.count);
-  await page.getByRole('button', { name: 'Pots and heat' }).click();
+  await page.getByRole('tab', { name: 'Pots and heat' }).click();
   await page.getByRole('checkbox', { name: 'Microwave' }).click();
   await settled(page);
   const view = await getJson<SessionView>(server, `/sessions/${await upcoming(server)}`);

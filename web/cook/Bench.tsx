@@ -1,7 +1,9 @@
-import { Button, Group, Title } from '@mantine/core';
+import { Button, Group, SimpleGrid, Text, Title } from '@mantine/core';
 import { clockOf, addMinutes, sayMinutes } from '#core/kitchen';
 import { leftOf, shortTitle, type CookNow } from '#core/session';
 import type { SessionParts } from '#core/queries';
+import { Columns } from '../ui/Columns.tsx';
+import c from './Worktop.module.css';
 import { KindMark } from '../draw/KindMark.tsx';
 import type { TaskActions } from './taskActions.ts';
 import { dishOf, kindOf } from './words.ts';
@@ -33,13 +35,13 @@ export function Bench({
   const { task, state } = cook;
   if (!task)
     return (
-      <section className="bench" data-next aria-label={cook.name}>
+      <section className={c.bench} data-next aria-label={cook.name}>
         <header>
           <b>{cook.name}</b>
           <span>{cook.after.length > 0 ? `${cook.after.length} to come` : 'nothing left'}</span>
         </header>
         <Title order={2}>{cook.after.length > 0 ? 'Nothing to do just now' : 'All done'}</Title>
-        <p className="benchtext">
+        <p>
           {cook.after[0]
             ? `Next: ${shortTitle(cook.after[0].title)}, once what comes before it is done.`
             : 'Sit down, or weigh the pots and pack.'}
@@ -58,7 +60,7 @@ export function Bench({
     ...(cook.inMin !== undefined ? [['may begin at', clockOf(addMinutes(now, cook.inMin), zone), ''] as const] : []),
   ];
   return (
-    <section className="bench" data-next aria-label={cook.name}>
+    <section className={c.bench} data-next aria-label={cook.name}>
       <header>
         <b>{cook.name}</b>
         <Group wrap="nowrap" component="span" gap={8}>
@@ -66,20 +68,20 @@ export function Bench({
         </Group>
       </header>
       {look && task.cue && (
-        <p className="benchfirst">
+        <Text inherit fz={21} px={16} py={12} mb={14} bg="var(--frost)" bdrs={10}>
           <b>First:</b> {task.cue}?
-        </p>
+        </Text>
       )}
-      <Title order={2} className={task.title.length > longTitle ? 'long' : undefined}>
+      <Title order={2} data-long={task.title.length > longTitle || undefined}>
         {task.title}
       </Title>
-      {task.detail && <p className="benchtext">{task.detail}</p>}
+      {task.detail && <p>{task.detail}</p>}
       {!look && task.cue && (
-        <p className="benchtext">
+        <p>
           Done when: <b>{task.cue}</b>.
         </p>
       )}
-      <dl className="benchfigures">
+      <Columns component="dl" fit least={150} gap={12} className={c.figures}>
         {figures.slice(0, 3).map(([label, value, unit]) => (
           <div key={label}>
             <dt>{label}</dt>
@@ -89,15 +91,19 @@ export function Bench({
             </dd>
           </div>
         ))}
-      </dl>
-      {next && <p className="benchnext">Then: {shortTitle(next.title)}.</p>}
-      <div className="benchacts">
+      </Columns>
+      {next && (
+        <Text fz={19} c="dimmed" mt={12}>
+          Then: {shortTitle(next.title)}.
+        </Text>
+      )}
+      <SimpleGrid cols={3} spacing={12} className={c.acts}>
         {!running && task.waitMin > 0 ? (
-          <Button size="lg" className="main" onClick={() => actions.start(task, cook.cookId)}>
+          <Button size="lg" onClick={() => actions.start(task, cook.cookId)}>
             Start
           </Button>
         ) : (
-          <Button size="lg" className="main" onClick={() => actions.done(task)}>
+          <Button size="lg" onClick={() => actions.done(task)}>
             Done
           </Button>
         )}
@@ -124,7 +130,7 @@ export function Bench({
             Skip
           </Button>
         )}
-      </div>
+      </SimpleGrid>
     </section>
   );
 }

@@ -136,7 +136,7 @@ export function CookPage() {
                 <Title order={2}>Next</Title>
                 <Rows>
                   {(cooks.length > 1 ? (mine?.after ?? []) : open.filter((t) => t !== current)).slice(0, 4).map((t) => (
-                    <li key={t.id} style={{ padding: '7px 0' }}>
+                    <li key={t.id} data-tight>
                       <KindMark kind={kindOf(view, t)} size={20} />
                       <Box className="grow">{t.title}</Box>
                       <Text span inherit c="dimmed">
@@ -151,11 +151,11 @@ export function CookPage() {
           <Score view={view} at={at} />
           <Card aria-label="All tasks">
             <Title order={2}>In order</Title>
-            <Rows component="ol" style={{ columns: '2 420px', columnGap: 32 }}>
+            <Rows component="ol" data-columns>
               {view.tasks.map((t, i) => {
                 const s = stateOf(t);
                 return (
-                  <li key={t.id} style={{ breakInside: 'avoid', ...(s === 'done' || s === 'skipped' ? { color: 'var(--quiet)' } : {}) }}>
+                  <Box component="li" key={t.id} c={s === 'done' || s === 'skipped' ? 'dimmed' : undefined}>
                     <Checkbox aria-label={`${t.title}: done`} checked={s === 'done'} onChange={() => actions.done(t)} />
                     <Text span inherit fw={700} miw={24} c={`var(--kind-${kindOf(view, t)})`}>
                       {i + 1}
@@ -177,7 +177,7 @@ export function CookPage() {
                       {sayMinutes(t.handsOnMin)}
                       {t.startMin !== undefined && !s ? <b> {at(t.startMin)}</b> : null}
                     </Text>
-                  </li>
+                  </Box>
                 );
               })}
             </Rows>

@@ -1,4 +1,4 @@
-import { UnstyledButton, VisuallyHidden } from '@mantine/core';
+import { SimpleGrid, Text, UnstyledButton, VisuallyHidden } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, sayMinutes } from '#core/kitchen';
@@ -6,12 +6,13 @@ import { cooksNow, timersNow } from '#core/session';
 import { useFrameQuery } from '../sync/api.ts';
 import { useSessionCook } from '../sync/session.ts';
 import { useNow } from '../sync/clock.ts';
+import { Columns } from '../ui/Columns.tsx';
+import c from './Worktop.module.css';
 import Notices from '../frame/Notices.tsx';
 import { Waiting } from '../ui/ui.tsx';
 import { useWakeLock } from '../ui/useWakeLock.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Bench } from './Bench.tsx';
-import './worktop.css';
 import { useAlarms } from './useAlarms.ts';
 import { useTaskActions } from './taskActions.ts';
 
@@ -39,9 +40,9 @@ export function WorktopPage() {
     cooks.length <= side ? cooks : cooks.toSorted((a, b) => Number(b.task !== undefined) - Number(a.task !== undefined)).slice(0, side);
   const doneAt = view.schedule ? clockOf(addMinutes(now, view.schedule.makespanMin), zone) : undefined;
   return (
-    <div className="worktop">
+    <div className={c.worktop}>
       <VisuallyHidden component="h1">Worktop: {view.session.name}</VisuallyHidden>
-      <main className="benches" style={{ gridTemplateColumns: `repeat(${shown.length}, minmax(0, 1fr))` }}>
+      <SimpleGrid component="main" cols={{ base: 1, sm: shown.length }} spacing={0} mih={0}>
         {shown.map((cook) => (
           <Bench
             key={cook.cookId}
@@ -49,18 +50,18 @@ export function WorktopPage() {
             cook={cook}
             now={now}
             zone={zone}
-            others={view.session.cooks.filter((c) => c.id !== cook.cookId).slice(0, 1)}
+            others={view.session.cooks.filter((x) => x.id !== cook.cookId).slice(0, 1)}
             actions={actions}
             onFree={(taskId) => setFree(new Set([...free, taskId]))}
           />
         ))}
-      </main>
-      <footer className="clocks" aria-label="Running clocks">
-        <ul>
+      </SimpleGrid>
+      <footer className={c.clocks} aria-label="Running clocks">
+        <Columns component="ul" fit least={190} gap={0}>
           {timers.slice(0, clocksShown).map((t) => {
             const up = t.leftMin <= 0;
             return (
-              <li key={t.id} className={up ? 'up' : undefined}>
+              <li key={t.id} data-up={up || undefined}>
                 <div>
                   <KindMark kind={t.kind} size={24} color="currentColor" /> {t.name}
                 </div>
@@ -80,26 +81,35 @@ export function WorktopPage() {
               <b>{doneAt}</b>
             </li>
           )}
-        </ul>
-        <div className="clockacts">
+        </Columns>
+        <Columns fit least={200} gap={12}>
           {alarms.ringing && (
-            <UnstyledButton className="main" onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
+            <UnstyledButton className={c.clockact} data-loud onClick={() => alarms.ringing && alarms.quiet(alarms.ringing.id)}>
               Quiet the alarm: {alarms.ringing.dish}
             </UnstyledButton>
           )}
           {(!alarms.ringing || !alarms.sound) && (
             <UnstyledButton
-              className={alarms.sound || alarms.ringing ? undefined : 'main'}
+              className={c.clockact}
+              data-loud={!(alarms.sound || alarms.ringing) || undefined}
               aria-pressed={alarms.sound}
               onClick={() => alarms.setSound(!alarms.sound)}
             >
               {alarms.sound ? 'Alarms are on' : 'Turn alarms on'}
             </UnstyledButton>
           )}
-          <Link to={`/pack/${id}`}>Weigh and pack</Link>
-          <Link to={`/cook/${id}`}>Leave the worktop</Link>
-        </div>
-        {awake === 'notHere' && <p>This browser lets the screen sleep: set the tablet to stay on while you cook.</p>}
+          <Link className={c.clockact} to={`/pack/${id}`}>
+            Weigh and pack
+          </Link>
+          <Link className={c.clockact} to={`/cook/${id}`}>
+            Leave the worktop
+          </Link>
+        </Columns>
+        {awake === 'notHere' && (
+          <Text inherit mt={10} c="var(--rail-ink)">
+            This browser lets the screen sleep: set the tablet to stay on while you cook.
+          </Text>
+        )}
       </footer>
       <Notices />
     </div>

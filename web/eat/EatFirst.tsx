@@ -112,7 +112,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
           {data.eatFirst.length === 0 ? 'Nothing frozen is left. Plan a session.' : 'Nothing of that name.'}
         </Text>
       ) : (
-        <Rows mah={860} pr={6} style={{ overflow: 'auto' }} tabIndex={0} aria-label="Dishes, the soonest due first">
+        <Rows mah={860} pr={6} tabIndex={0} aria-label="Dishes, the soonest due first">
           {pilesOf(list, 'dish').flatMap((pile) => {
             const [first, ...others] = pile.packs;
             if (!first) return [];

@@ -115,7 +115,7 @@ export function EatPage() {
               <Title order={2}>Lately</Title>
               <Rows>
                 {data.recent.slice(0, 8).map((r) => (
-                  <li key={r.eventId} style={{ padding: '6px 0' }}>
+                  <li key={r.eventId} data-tight>
                     <Text span size="xs" c="dimmed" w={76}>
                       {sayNear(r.day, data.today)}
                     </Text>

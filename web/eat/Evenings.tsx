@@ -23,7 +23,7 @@ function EveningRows({ data, onClear }: { data: EatAnswer; onClear: (e: Evening)
       {data.evenings.slice(0, onPhone).map((e) => {
         const dishes = dishesOn(e);
         return (
-          <li key={e.day} style={{ flexWrap: 'nowrap' }}>
+          <li key={e.day} data-nowrap>
             <Box w={74} fw={700} c={e.day === data.today ? 'var(--tomato)' : 'var(--ink)'}>
               {e.day === data.today ? 'Tonight' : `${shortWeekday(e.day)} ${Number(e.day.slice(8))}`}
             </Box>

@@ -233,7 +233,7 @@ export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: s
           {found.length === 0 ? (
             <Note tone="warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</Note>
           ) : (
-            <Rows mah={420} style={{ overflow: 'auto' }} tabIndex={0} aria-label="Packs">
+            <Rows mah={420} tabIndex={0} aria-label="Packs">
               {pilesOf(found, 'dish').map((pile) => (
                 <li key={pile.key}>
                   <KindMark kind={pile.kind} size={24} />

@@ -24,7 +24,7 @@ export function PastCard({ packs, today }: { packs: readonly PastPack[]; today: 
   const { log } = useCommands();
   if (packs.length === 0) return null;
   return (
-    <Card mb={16} aria-label="Past their day" style={{ borderTopColor: 'var(--tomato)' }}>
+    <Card mb={16} aria-label="Past their day" data-tone="tomato">
       <Title order={2}>{packs.length === 1 ? 'Binned, or eaten?' : 'Were these binned, or eaten?'}</Title>
       <Rows>
         {packs.map((p) => (

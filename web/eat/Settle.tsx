@@ -49,7 +49,7 @@ export function Settle({ data, onChanged }: { data: EatAnswer; onChanged: (packI
     return rows.map((r) => eat(packs.get(r.packId) ?? r, r.data));
   };
   return (
-    <Card aria-label="Probably eaten" style={{ borderTopColor: 'var(--saffron-fill)' }} id="settle">
+    <Card aria-label="Probably eaten" data-tone="saffron" id="settle">
       <Group justify="space-between" align="baseline" mb={8}>
         <Title order={2}>{asked.length === 1 ? 'Was it eaten?' : `Were these ${asked.length} eaten?`}</Title>
         {asked.length > 1 && (

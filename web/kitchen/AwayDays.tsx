@@ -93,7 +93,7 @@ export function AwayDays({ away, today, onChange }: { away: Away; today: string;
         Days away
       </Text>
       {shown.length > 0 && (
-        <Rows style={{ maxHeight: 170, overflow: 'auto' }}>
+        <Rows mah={170}>
           {shown
             .toSorted((x, y) => x.a.from.localeCompare(y.a.from))
             .map(({ a, i }) => (

@@ -196,7 +196,7 @@ export function Copies({ zone }: { zone: string }) {
           Tambo makes one a day by itself and keeps 7 days, 4 weeks and 12 months of them, in {data?.folder ?? 'its folder'}. A copy on this
           machine is lost with it: take one away now and then, or name a second place.
         </Text>
-        <Rows style={{ maxHeight: 320, overflow: 'auto' }} tabIndex={0} aria-label="Copies kept here">
+        <Rows mah={320} tabIndex={0} aria-label="Copies kept here">
           {(data?.copies ?? []).map((c) => (
             <li key={c.name}>
               <Box className="grow">

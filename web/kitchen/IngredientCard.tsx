@@ -113,7 +113,7 @@ export function IngredientCard({
         <FieldGroup label="Grams in one millilitre, by state; empty is not known">
           <Group align="flex-start">
             {states.map((s) => (
-              <Field key={s} label={s} width={84} {...field(`density.${s}`)} unit={undefined} />
+              <Field key={s} label={s} width={76} {...field(`density.${s}`)} unit={undefined} />
             ))}
           </Group>
         </FieldGroup>

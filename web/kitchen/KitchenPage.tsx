@@ -1,4 +1,4 @@
-import { Button, Group } from '@mantine/core';
+import { Tabs } from '@mantine/core';
 import { lazy, Suspense, useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../sync/api.ts';
@@ -45,33 +45,31 @@ export function KitchenPage() {
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   return (
     <Page>
-      <PageHead title="Kitchen" lead={data.household.name}>
-        <Group gap={8} className="chips" role="group" aria-label="Part of the kitchen">
-          {tabs.map(([id, name]) => (
-            <Button
-              variant="chip"
-              key={id}
-              ref={tab === id ? here : undefined}
-              aria-pressed={tab === id}
-              onClick={() => setParams({ tab: id }, { replace: true })}
-            >
-              {name}
-            </Button>
-          ))}
-        </Group>
-      </PageHead>
-      <HalfMade only={(d) => d.path.startsWith('/kitchen') && !path.startsWith(d.path)} />
-      {tab === 'eaters' && <Eaters data={data} />}
-      {tab === 'gear' && <Gear data={data} />}
-      {tab === 'containers' && <Containers data={data} />}
-      {tab === 'places' && <Places data={data} />}
-      <Suspense fallback={<Waiting />}>
-        {tab === 'larder' && <Larder />}
-        {tab === 'figures' && <Figures />}
-      </Suspense>
-      {tab === 'data' && <Copies zone={data.household.timeZone} />}
-      {tab === 'device' && <ThisDevice household={data.household} />}
-      {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
+      <Tabs value={tab} variant="pills" keepMounted={false} onChange={(id) => id && setParams({ tab: id }, { replace: true })}>
+        <PageHead title="Kitchen" lead={data.household.name}>
+          <Tabs.List className="chips" aria-label="Part of the kitchen">
+            {tabs.map(([id, name]) => (
+              <Tabs.Tab key={id} value={id} ref={tab === id ? here : undefined}>
+                {name}
+              </Tabs.Tab>
+            ))}
+          </Tabs.List>
+        </PageHead>
+        <HalfMade only={(d) => d.path.startsWith('/kitchen') && !path.startsWith(d.path)} />
+        <Tabs.Panel value={tab}>
+          {tab === 'eaters' && <Eaters data={data} />}
+          {tab === 'gear' && <Gear data={data} />}
+          {tab === 'containers' && <Containers data={data} />}
+          {tab === 'places' && <Places data={data} />}
+          <Suspense fallback={<Waiting />}>
+            {tab === 'larder' && <Larder />}
+            {tab === 'figures' && <Figures />}
+          </Suspense>
+          {tab === 'data' && <Copies zone={data.household.timeZone} />}
+          {tab === 'device' && <ThisDevice household={data.household} />}
+          {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
+        </Tabs.Panel>
+      </Tabs>
     </Page>
   );
 }

@@ -98,11 +98,11 @@ function Found({ data }: { data: LarderAnswer }) {
             Nothing by that name. Add it below, with what you know of it.
           </Text>
         ) : (
-          <Rows mah={{ base: 300, sm: 560 }} style={{ overflow: 'auto' }}>
+          <Rows mah={{ base: 300, sm: 560 }}>
             {found.slice(0, shownRows).map((r) => {
               const price = newestPrice(r);
               return (
-                <li key={r.id} style={{ padding: 0 }}>
+                <li key={r.id} data-bare>
                   <NavLink
                     component="button"
                     p="9px 8px"

@@ -13,7 +13,7 @@ export function SecondPlace({ away, zone }: { away: AwayAnswer; zone: string }) 
   const problem = error && sayError(error, 'Nothing was changed.');
   const day = (at: string | undefined): string => (at === undefined ? '' : sayDayYear(dayOf(at, zone)));
   return (
-    <section aria-label="A second place" style={{ marginTop: 18 }}>
+    <section aria-label="A second place">
       <Title order={3} mb={4}>
         A second place
       </Title>

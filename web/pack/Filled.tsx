@@ -30,9 +30,9 @@ export function Filled({ b, places, sessionId }: { b: PackedBatch; places: reado
         <Title order={2}>
           {countOf(b.packs.length, 'pack')} of {b.revision.name}
         </Title>
-        <Rows style={{ columns: '2 240px', columnGap: 28 }}>
+        <Rows data-columns>
           {b.packs.map((p) => (
-            <li key={p.packId} style={{ breakInside: 'avoid' }}>
+            <li key={p.packId}>
               <KindMark kind={p.kind} size={22} />
               <Box className="grow">
                 <Link className="main" to={`/p/${p.code}`}>

@@ -1,5 +1,7 @@
-import { Badge, Box, Button, Card, Group, Stack, Text, Title, UnstyledButton } from '@mantine/core';
-import { useState } from 'react';
+import { Badge, Button, Card, Group, SimpleGrid, Stack, Text, Title, UnstyledButton } from '@mantine/core';
+import { z } from 'zod';
+import { useHalfMade } from '../form/useHalfMade.ts';
+import c from './Labels.module.css';
 import { Link, useParams } from 'react-router';
 import { markLabelled } from '#core/commands';
 import { countOf } from '#core/kitchen';
@@ -15,14 +17,24 @@ import { Columns } from '../ui/Columns.tsx';
 const sheetsOf = (r: LabelResult | undefined): number => (r?.ok ? r.labels.length : 0);
 const perSheet = a4Grid21.columns * a4Grid21.rows;
 
+/** Where a started sheet goes on, and whether all packs are printed again. */
+const sheetSchema = z.object({ start: z.number().int().min(1).max(perSheet), all: z.boolean() });
+const freshSheet = { start: 1, all: false };
+
 /** Labels of a session: which packs, from which free label of the sheet, as a PDF; or written by hand. */
 export function LabelsPage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useLabelsQuery(id);
   const sessions = useSessionsQuery().data;
   const { log } = useCommands();
-  const [start, setStart] = useState(1);
-  const [all, setAll] = useState(false);
+  const [{ start, all }, setSheet, half] = useHalfMade({
+    kind: 'labels',
+    key: `labels ${id}`,
+    name: 'A sheet of labels',
+    path: `/pack/${id}/labels`,
+    initial: freshSheet,
+    schema: sheetSchema,
+  });
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const brief = sessions?.sessions.find((s) => s.id === id);
   const bare = data.labels.filter((l) => !data.says[l.packId]?.labelled).length;
@@ -33,6 +45,7 @@ export function LabelsPage() {
   const href = `/api/labels.pdf?packs=${chosen.map((l) => l.packId).join(',')}&start=${start}`;
   const mark = (how: 'printed' | 'hand'): void => {
     const ids = chosen.map((l) => l.packId);
+    half?.drop();
     void log(
       ids.map((packId) => markLabelled({ packId, seen: data.says[packId]?.seen }, how, data.says[packId]?.allergy ?? '')),
       how === 'printed' ? `${countOf(ids.length, 'label')} printed and stuck on` : `${countOf(ids.length, 'code')} written by hand`,
@@ -45,7 +58,7 @@ export function LabelsPage() {
         title="Labels"
         lead={`${countOf(data.labels.length, 'pack')}, ${bare === 0 ? 'all labelled' : `${bare} without a label`}. ${a4Grid21.name}.`}
       >
-        <Button variant="chip" aria-pressed={all} onClick={() => setAll(!all)}>
+        <Button variant="chip" aria-pressed={all} onClick={() => setSheet({ start, all: !all })}>
           All packs again
         </Button>
         <Button component={Link} variant="outline" to={`/pack/${id}/sheet`}>
@@ -66,42 +79,27 @@ export function LabelsPage() {
               <Text c="dimmed" mb={8} fz={15}>
                 Tap where a started sheet goes on.
               </Text>
-              <Box
-                bg="var(--pale)"
-                p={8}
+              <SimpleGrid
+                cols={a4Grid21.columns}
+                spacing={4}
+                className={c.sheet}
                 role="radiogroup"
                 aria-label="First free label of the sheet"
-                style={{ display: 'grid', gridTemplateColumns: 'repeat(3,1fr)', gap: 4, border: '1.5px solid var(--rim)', borderRadius: 4 }}
               >
-                {Array.from({ length: perSheet }, (_, i) => {
-                  const n = i + 1;
-                  const used = n >= start && n < start + cells;
-                  return (
-                    <UnstyledButton
-                      key={n}
-                      role="radio"
-                      aria-checked={n === start}
-                      aria-label={`Label ${n}`}
-                      onClick={() => setStart(n)}
-                      style={{
-                        height: 34,
-                        borderRadius: 4,
-                        border: `1.5px solid ${used ? 'var(--rim)' : 'var(--rim-soft)'}`,
-                        background: used
-                          ? 'var(--rim)'
-                          : n < start
-                            ? 'repeating-linear-gradient(45deg,var(--card),var(--card) 3px,var(--frost) 3px,var(--frost) 5px)'
-                            : 'var(--card)',
-                        color: used ? 'var(--on-rim)' : 'var(--ink)',
-                        font: '600 14px var(--text)',
-                        cursor: 'pointer',
-                      }}
-                    >
-                      {n}
-                    </UnstyledButton>
-                  );
-                })}
-              </Box>
+                {Array.from({ length: perSheet }, (_, i) => i + 1).map((n) => (
+                  <UnstyledButton
+                    key={n}
+                    role="radio"
+                    aria-checked={n === start}
+                    aria-label={`Label ${n}`}
+                    className={c.cell}
+                    data-state={n < start ? 'gone' : n < start + cells ? 'used' : 'free'}
+                    onClick={() => setSheet({ start: n, all })}
+                  >
+                    {n}
+                  </UnstyledButton>
+                ))}
+              </SimpleGrid>
               <Text c="dimmed" mt={8} fz={15}>
                 {countOf(cells, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + cells) / perSheet)), 'sheet')}.
               </Text>
@@ -129,7 +127,7 @@ export function LabelsPage() {
           {chosen.length === 0 ? (
             <Empty title="All labelled" text="Every pack of this session carries its label. Choose “All packs again” to print one anew." />
           ) : (
-            <Box style={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill,minmax(330px,1fr))', gap: 12 }}>
+            <Columns least={330} gap={12}>
               {chosen.map((content) => {
                 const result = drawn.get(content.packId);
                 return (
@@ -149,7 +147,7 @@ export function LabelsPage() {
                   </div>
                 );
               })}
-            </Box>
+            </Columns>
           )}
         </Columns>
       )}

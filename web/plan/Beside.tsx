@@ -40,7 +40,7 @@ export function CutOnce({ tasks }: { tasks: SessionParts['draft']['cutOnce'] }) 
       <Title order={2}>Cut once</Title>
       <Rows>
         {tasks.map((t) => (
-          <li key={t.id} style={{ padding: '6px 0' }}>
+          <li key={t.id} data-tight>
             <Box className="grow">
               <b>{t.title}</b>
               <Text component="div" size="xs" c="dimmed">

@@ -67,7 +67,7 @@ export function PickedDish({
           {comesTo?.notes
             .filter((n) => n.recipeId === batch.recipeId)
             .map((n) => (
-              <Text span inherit c="var(--saffron)" key={n.text} style={{ display: 'block' }}>
+              <Text span inherit c="var(--saffron)" key={n.text} display="block">
                 Last time you noted: “{n.text}”
               </Text>
             ))}

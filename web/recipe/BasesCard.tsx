@@ -93,7 +93,7 @@ export const DrawnByCard = memo(function DrawnByCard({ data, onScale }: { data: 
               <Group className="grow" wrap="nowrap" component="label" gap={10}>
                 <Text className="grow" span inherit>
                   <b>{r.name}</b>
-                  <Text span size="xs" c="dimmed" style={{ display: 'block' }}>
+                  <Text span size="xs" c="dimmed" display="block">
                     {draw ? `takes ${amount(draw, measures)}` : `written for ${sayPortions(r.servings)}`}
                   </Text>
                 </Text>

@@ -159,7 +159,7 @@ export function ReviewCard({ recipe, revision }: { recipe: Recipe; revision: Rev
     );
   };
   return (
-    <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="Check before planning">
+    <Card mb={16} data-tone="saffron" aria-label="Check before planning">
       <Title order={2}>Check these before you plan it</Title>
       <ReviewQuestions answers={answers} onChange={(next) => setAnswers(next, 'answers')} />
       {problems.map((p) => (

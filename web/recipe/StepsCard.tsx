@@ -16,7 +16,7 @@ export const StepsCard = memo(function StepsCard({ revision, passage }: { revisi
           const hands = Math.round(s.handsOnMin + (passage?.hands[s.id] ?? 0));
           const moved = waits !== s.waitMin || hands !== s.handsOnMin;
           return (
-            <li key={s.id} style={{ alignItems: 'flex-start' }}>
+            <li key={s.id} data-top>
               <Text span variant="mid" c="var(--rim)" miw={26}>
                 {i + 1}
               </Text>

@@ -23,7 +23,7 @@ export function YieldCheck({ data }: { data: RecipeAnswer }) {
     );
   const ones = portionName(revision.kind, revision.servings);
   return (
-    <Card mb={16} aria-label="How much it makes" style={{ borderTopColor: 'var(--saffron-fill)' }}>
+    <Card mb={16} aria-label="How much it makes" data-tone="saffron">
       <Title order={2}>{check ? 'That does not add up' : 'How large is a serving?'}</Title>
       {check ? (
         <>

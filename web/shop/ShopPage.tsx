@@ -10,6 +10,7 @@ import { useCommands } from '../sync/commands.ts';
 import { Empty, PageHead, Waiting, Why, Page } from '../ui/ui.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import c from './Shop.module.css';
 
 type Ticked = ListedLine['ticked'] | 'none';
 
@@ -124,13 +125,9 @@ export function ShopPage() {
           </Button>
         </Empty>
       ) : (
-        <Box style={{ columns: '420px 2', columnGap: 16 }}>
+        <Box className={c.aisles}>
           {sections.map((s) => (
-            <Card
-              key={s.id}
-              style={{ breakInside: 'avoid', marginBottom: 16, ...(s.id === 'onTheDay' && { borderTopColor: 'var(--leaf)' }) }}
-              aria-label={s.name}
-            >
+            <Card key={s.id} mb={16} data-tone={s.id === 'onTheDay' ? 'leaf' : undefined} aria-label={s.name}>
               <Group justify="space-between" align="baseline" mb={8}>
                 <Title order={2}>{s.name}</Title>
                 <Text span size="xs" c="dimmed">
@@ -150,7 +147,7 @@ export function ShopPage() {
             </Card>
           ))}
           {short && (
-            <Card mb={16} style={{ breakInside: 'avoid', borderTopColor: 'var(--tomato)' }} aria-label="To pack it in">
+            <Card mb={16} data-tone="tomato" aria-label="To pack it in">
               <Title order={2}>To pack it in</Title>
               <p>{short.says}</p>
             </Card>

@@ -1,4 +1,4 @@
-import { Card, Group, Text, Title } from '@mantine/core';
+import { Box, Card, Group, Text, Title } from '@mantine/core';
 import { useMeasures } from '../sync/measures.ts';
 import type { HeatTexts } from '#core/session';
 import { Rows } from '../ui/Rows.tsx';
@@ -27,7 +27,7 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
       ))}
       <Rows>
         {good.map((w, i) => (
-          <li key={w.id} style={{ display: 'block' }}>
+          <Box component="li" key={w.id} display="block">
             {i === 0 ? (
               <>
                 <b>{w.title}.</b> {w.sentences.join(' ')}
@@ -38,7 +38,7 @@ export function HeatCard({ heat, pack }: { heat: HeatTexts; pack: { massG: numbe
                 {w.sentences.join(' ')}
               </details>
             )}
-          </li>
+          </Box>
         ))}
         {refused.map((w) => (
           <Text component="li" inherit c="dimmed" key={w.id}>

@@ -90,7 +90,7 @@ export function Lasting({ data }: { data: TodayAnswer }) {
       <RunwayCurve supply={dinners} today={data.today} />
       <Rows mt={6}>
         {baby && (
-          <li style={{ padding: '6px 0' }}>
+          <li data-tight>
             <KindMark kind="puree" size={20} />
             <Text className="grow" span inherit>
               <b>{baby.count}</b> baby meals
@@ -101,7 +101,7 @@ export function Lasting({ data }: { data: TodayAnswer }) {
           </li>
         )}
         {broth && (
-          <li style={{ padding: '6px 0' }}>
+          <li data-tight>
             <KindMark kind="broth" size={20} />
             <Text className="grow" span inherit>
               <b>{broth.count}</b> broth, {sayVolume(500)} each

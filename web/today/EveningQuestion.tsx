@@ -21,7 +21,7 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
     );
   };
   return (
-    <Card mb={16} style={{ borderTopColor: 'var(--saffron-fill)' }} aria-label="This evening">
+    <Card mb={16} data-tone="saffron" aria-label="This evening">
       <Group wrap="nowrap">
         <KindMark kind={packs[0]?.kind ?? 'meal'} size={34} />
         <Box className="grow">

@@ -14,7 +14,7 @@ export function PrintAgain({ count, packs }: TodayAnswer['printAgain']) {
     dishes.set(key, [...(dishes.get(key) ?? []), p]);
   }
   return (
-    <Card mb={16} aria-label="Print again" style={{ borderTopColor: 'var(--tomato)' }}>
+    <Card mb={16} aria-label="Print again" data-tone="tomato">
       <Title order={2}>{countOf(count, 'label')} to print again</Title>
       <Text inherit c="dimmed">
         What is known of allergies has changed since they were printed. Do not serve by these labels.

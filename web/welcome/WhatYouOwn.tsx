@@ -1,4 +1,4 @@
-import { Button, Group, Text, Title } from '@mantine/core';
+import { Box, Button, Group, Text, Title } from '@mantine/core';
 import type { DocumentTable } from '#core/contract';
 import type { KitchenAnswer } from '#core/queries';
 import { useCommands, type NewChange } from '../sync/commands.ts';
@@ -54,7 +54,7 @@ export function WhatYouOwn({ kitchen }: { kitchen: KitchenAnswer }) {
         </Button>
       </Group>
       {shelves.map((s) => (
-        <section key={s.table} aria-label={s.title} style={{ marginTop: 12 }}>
+        <Box component="section" mt={12} key={s.table} aria-label={s.title}>
           <Title order={3} mb={8}>
             {s.title}
           </Title>
@@ -75,7 +75,7 @@ export function WhatYouOwn({ kitchen }: { kitchen: KitchenAnswer }) {
               .
             </Text>
           )}
-        </section>
+        </Box>
       ))}
     </>
   );
