@@ -48,16 +48,16 @@ test('the road is walked on a phone with the network off for half of it', async 
 
   // Store: one is moved, the page knows it
   await page.goto(`${server.address}/store`);
-  const offlineCount = await page.getByText(/^\d+ packs of/).innerText();
+  const offlineCount = await page.getByText(/^\d+\spacks\sof/).innerText();
   await expect(page.getByText(/entries wait/)).toBeVisible();
   // reloading loses nothing
   await page.reload();
-  await expect(page.getByText(/^\d+ packs of/)).toHaveText(offlineCount);
+  await expect(page.getByText(/^\d+\spacks\sof/)).toHaveText(offlineCount);
 
   await context.setOffline(false);
   await settled(page);
   await expect(page.getByText('No connection, kept here.')).toBeHidden({ timeout: 40_000 });
-  await expect(page.getByText(/^\d+ packs of/)).toHaveText(offlineCount);
+  await expect(page.getByText(/^\d+\spacks\sof/)).toHaveText(offlineCount);
 
   const after = await getJson<StoreAnswer>(server, '/store');
   const view = await getJson<SessionView>(server, `/sessions/${next.id}`);

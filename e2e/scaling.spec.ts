@@ -5,7 +5,7 @@ import { expect, getJson, settled, test } from './base.ts';
 const stew = '/recipes/recipe_stew';
 const size = (page: import('@playwright/test').Page) => page.getByRole('region', { name: 'Size' });
 const amount = (page: import('@playwright/test').Page, name: RegExp) =>
-  page.getByRole('region', { name: 'What goes in' }).getByRole('row', { name }).locator('td.out').first();
+  page.getByRole('region', { name: 'What goes in' }).getByRole('row', { name }).getByRole('cell').nth(1);
 
 test('Scaling: every way to say how much, on the page and in its address', async ({ page, server }) => {
   await page.goto(server.address + stew);
@@ -101,8 +101,8 @@ test('Scaling: measures switch at once, grams and cups stand side by side, and e
   await expect(amount(page, /Onions/)).toHaveText(/1 lb|16 oz/);
   await page.getByRole('radiogroup', { name: 'Measures' }).getByText('both').click();
   const row = page.getByRole('region', { name: 'What goes in' }).getByRole('row', { name: /Onions/ });
-  await expect(row.locator('td.out').first()).toHaveText(/450.g/);
-  await expect(row.locator('td.out').nth(1)).toHaveText(/cup/);
+  await expect(row.getByRole('cell').nth(1)).toHaveText(/450.g/);
+  await expect(row.getByRole('cell').nth(2)).toHaveText(/cup/);
   await row.getByRole('button', { name: /^Why/ }).click();
   await expect(page.getByText('grows with the portions', { exact: false })).toBeVisible();
   await expect(page.getByText('Exactly', { exact: false })).toBeVisible();

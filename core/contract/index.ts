@@ -11,4 +11,4 @@ export { intentId, stateOf } from './intent.ts';
 export { asPagesHaveIt, readDocument, readEvent, readWritable, type ReadValue } from './read.ts';
 export { NewerShape, upcast, versions, type Shape } from './upcast.ts';
 export { readForm, typedLike, typedOf, type FieldPath, type ReadForm, type Typed } from './typed.ts';
-export { figure, schemaAt, shownOf, type Shown } from './words.ts';
+export { inUnit, schemaAt, shownOf, type Shown } from './words.ts';

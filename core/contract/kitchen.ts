@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { figure } from './words.ts';
+import { inUnit } from './words.ts';
 import { clockSchema, daySchema, idSchema, kindSchema, localeSchema, mealSchema, zoneSchema } from './basics.ts';
 
 /** Grown guests at one meal; each eats a plate. What one of them is allergic to holds for that meal. */
@@ -21,9 +21,9 @@ export const householdSchema = z.object({
   units: z.enum(['metric', 'us', 'uk']),
   lives: z.enum(['usual', 'cautious']),
   dinnerAt: clockSchema,
-  parDays: figure(z.number().int().min(0).max(60), { unit: 'days' }),
-  leadDays: figure(z.number().int().min(0).max(30), { unit: 'days' }),
-  brothPacksPerWeek: figure(z.number().min(0).max(50), { unit: 'packs' }),
+  parDays: inUnit(z.number().int().min(0).max(60), { unit: 'days' }),
+  leadDays: inUnit(z.number().int().min(0).max(30), { unit: 'days' }),
+  brothPacksPerWeek: inUnit(z.number().min(0).max(50), { unit: 'packs' }),
   groupSizes: z.array(z.number().int().min(1).max(12)).min(1).max(6),
   scaleStepG: z.union([z.literal(1), z.literal(0.1)]),
   address: z.string().max(120).optional(),
@@ -43,8 +43,8 @@ export const presenceSchema = z.object({
   rota: z
     .object({
       firstDay: daySchema,
-      daysOn: figure(z.number().int().min(1).max(120), { unit: 'days' }),
-      daysOff: figure(z.number().int().min(1).max(120), { unit: 'days' }),
+      daysOn: inUnit(z.number().int().min(1).max(120), { unit: 'days' }),
+      daysOff: inUnit(z.number().int().min(1).max(120), { unit: 'days' }),
     })
     .optional(),
   /** Days away, both included; those of a calendar file carry its entry's id, so that reading it again replaces them. */
@@ -59,7 +59,7 @@ export const eaterSchema = z.object({
   name: z.string().min(1).max(60),
   stage: z.enum(['baby', 'toddler', 'child', 'adult', 'elder']),
   birthDay: daySchema.optional(),
-  appetite: figure(z.number().min(0.1).max(3), { unit: 'plates' }),
+  appetite: inUnit(z.number().min(0.1).max(3), { unit: 'plates' }),
   allergens: z.array(z.string().max(40)),
   needs: z.array(z.enum(['lowSalt', 'noPork', 'vegetarian'])),
   presence: presenceSchema,
@@ -95,30 +95,30 @@ export const equipmentSchema = z.object({
     'toaster',
   ]),
   count: z.number().int().min(0).max(20),
-  litres: figure(z.number().positive().max(100), { unit: 'L' }).optional(),
-  diameterMm: figure(z.number().positive().max(1000), { unit: 'mm' }).optional(),
-  heightMm: figure(z.number().positive().max(1000), { unit: 'mm' }).optional(),
-  tareG: figure(z.number().positive().max(50_000), { unit: 'g' }).optional(),
-  watts: figure(z.number().positive().max(20_000), { unit: 'W' }).optional(),
+  litres: inUnit(z.number().positive().max(100), { unit: 'L' }).optional(),
+  diameterMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }).optional(),
+  heightMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }).optional(),
+  tareG: inUnit(z.number().positive().max(50_000), { unit: 'g' }).optional(),
+  watts: inUnit(z.number().positive().max(20_000), { unit: 'W' }).optional(),
   /** An oven with a fan bakes 20 °C lower. */
   fan: z.boolean().optional(),
   /** How a hob heats; decides how much of its power reaches the pot. */
   heat: z.enum(['gas', 'ceramic', 'induction']).optional(),
   /** The owner's own limit, instead of the usual one for its kind. */
-  fillShare: figure(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
+  fillShare: inUnit(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
   /** Marks on a bowl by what is done in it; nothing more is left free above them. */
   marks: z
     .object({
-      pulseMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
-      pureeMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
-      hotMl: figure(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
+      pulseMl: inUnit(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
+      pureeMl: inUnit(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
+      hotMl: inUnit(z.number().positive().max(20_000), { unit: 'ml' }).optional(),
     })
     .optional(),
   /** Usable size inside: an oven's shelf, a sheet pan, a dryer's tray. */
-  widthMm: figure(z.number().positive().max(3000), { unit: 'mm' }).optional(),
-  depthMm: figure(z.number().positive().max(3000), { unit: 'mm' }).optional(),
+  widthMm: inUnit(z.number().positive().max(3000), { unit: 'mm' }).optional(),
+  depthMm: inUnit(z.number().positive().max(3000), { unit: 'mm' }).optional(),
   /** Ice on hand, or what an ice maker gives a day; water a freeze dryer can take. */
-  kg: figure(z.number().positive().max(200), { unit: 'kg' }).optional(),
+  kg: inUnit(z.number().positive().max(200), { unit: 'kg' }).optional(),
   note: z.string().max(200).optional(),
 });
 
@@ -127,19 +127,19 @@ export const containerSchema = z.object({
   name: z.string().min(1).max(80),
   shape: z.enum(['tub', 'bag', 'pan', 'jar', 'tray', 'mould', 'box']),
   /** To the brim or seal, before headspace; for a tray, one cell. */
-  brimMl: figure(z.number().positive().max(30_000), { unit: 'ml' }),
+  brimMl: inUnit(z.number().positive().max(30_000), { unit: 'ml' }),
   /** Already after headspace, from the reference. */
-  fillMl: figure(z.number().positive().max(30_000), { unit: 'ml' }),
+  fillMl: inUnit(z.number().positive().max(30_000), { unit: 'ml' }),
   /** Inner size: height, width at the mouth and at the foot; a bag's inner width and length lie flat. */
-  heightMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
-  widthMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
-  footMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
-  depthMm: figure(z.number().positive().max(1000), { unit: 'mm' }),
+  heightMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }),
+  widthMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }),
+  footMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }),
+  depthMm: inUnit(z.number().positive().max(1000), { unit: 'mm' }),
   cells: z.number().int().min(1).max(60).optional(),
-  tareG: figure(z.number().min(0).max(5000), { unit: 'g' }).optional(),
+  tareG: inUnit(z.number().min(0).max(5000), { unit: 'g' }).optional(),
   owned: z.number().int().min(0).max(2000),
   oneUse: z.boolean(),
-  costCents: figure(z.number().int().min(0).max(100_000), { times: 0.01 }).optional(),
+  costCents: inUnit(z.number().int().min(0).max(100_000), { times: 0.01 }).optional(),
   /** How it closes. */
   seal: z.enum(['lid', 'screw', 'zip', 'crimp', 'heat', 'none']).optional(),
   materialId: idSchema,
@@ -153,15 +153,15 @@ export const placeSchema = z.object({
   id: idSchema,
   name: z.string().min(1).max(80),
   kind: z.enum(['freezer', 'chest', 'fridge', 'coolRoom', 'shelf']),
-  litres: figure(z.number().positive().max(2000), { unit: 'L' }),
-  temperatureC: figure(z.number().min(-60).max(40), { unit: '°C' }),
+  litres: inUnit(z.number().positive().max(2000), { unit: 'L' }),
+  temperatureC: inUnit(z.number().min(-60).max(40), { unit: '°C' }),
   /** Share of its litres that packs can really fill, as its owner found. */
-  usableShare: figure(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
+  usableShare: inUnit(z.number().min(0.1).max(1), { unit: '%', times: 100 }).optional(),
   zones: z
-    .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: figure(z.number().positive().max(2000), { unit: 'L' }) }))
+    .array(z.object({ id: idSchema, name: z.string().min(1).max(60), litres: inUnit(z.number().positive().max(2000), { unit: 'L' }) }))
     .min(1)
     .max(20),
-  freezingKgPerDay: figure(z.number().positive().max(200), { unit: 'kg' }).optional(),
+  freezingKgPerDay: inUnit(z.number().positive().max(200), { unit: 'kg' }).optional(),
   /** Places where a tray lies level. */
   levelPlaces: z.number().int().min(0).max(40).optional(),
   /** How far its owner trusts it: age, door, history. */

@@ -1,16 +1,16 @@
 import { z } from 'zod';
 import { daySchema, idSchema } from './basics.ts';
-import { figure } from './words.ts';
+import { inUnit } from './words.ts';
 
-const gPerMl = figure(z.number().min(0.01).max(3), { unit: 'g' });
-const grams = figure(z.number().positive().max(50_000), { unit: 'g' });
+const gPerMl = inUnit(z.number().min(0.01).max(3), { unit: 'g' });
+const grams = inUnit(z.number().positive().max(50_000), { unit: 'g' });
 const words = z.string().max(400);
 
 /** What one pack costs in a shop, and when that was seen. Made-up prices say so. */
 export const priceSchema = z.object({
   amount: z.number().positive().max(100_000),
   unit: z.enum(['g', 'ml', 'piece']),
-  cents: figure(z.number().int().min(0).max(1_000_000), { times: 0.01 }),
+  cents: inUnit(z.number().int().min(0).max(1_000_000), { times: 0.01 }),
   shop: z.string().max(60).optional(),
   day: daySchema.optional(),
   madeUp: z.boolean().optional(),
@@ -41,10 +41,10 @@ export const ingredientRowSchema = z.object({
   pieceGSmall: grams.optional(),
   pieceGLarge: grams.optional(),
   /** Edible percent of bought weight. */
-  ediblePct: figure(z.number().min(1).max(100), { unit: '%' }).optional(),
+  ediblePct: inUnit(z.number().min(1).max(100), { unit: '%' }).optional(),
   cookedMethod: z.string().max(160).optional(),
   /** Cooked grams by raw, edible grams. */
-  cookedFactor: figure(z.number().min(0.1).max(12), { unit: 'times' }).optional(),
+  cookedFactor: inUnit(z.number().min(0.1).max(12), { unit: 'times' }).optional(),
   contains: z.array(z.string().max(40)),
   mayHold: z.array(z.string().max(40)),
   allergenCheck: z.enum(['plain', 'read_label', 'unknown']),
@@ -54,8 +54,8 @@ export const ingredientRowSchema = z.object({
   washBeforeStoring: z.enum(['yes', 'late', 'no']).optional(),
   keepPlace: z.string().max(40).optional(),
   liner: words.optional(),
-  keepDaysLow: figure(z.number().min(0).max(4000), { unit: 'days' }).optional(),
-  keepDaysHigh: figure(z.number().min(0).max(4000), { unit: 'days' }).optional(),
+  keepDaysLow: inUnit(z.number().min(0).max(4000), { unit: 'days' }).optional(),
+  keepDaysHigh: inUnit(z.number().min(0).max(4000), { unit: 'days' }).optional(),
   lifeId: z.string().max(60).optional(),
   scrap: z.enum(['good', 'little', 'never']).optional(),
   /** Packs it is sold in, newest price first. */

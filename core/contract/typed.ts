@@ -105,7 +105,10 @@ export function readForm<S extends z.ZodObject>(schema: S, typed: Typed<z.output
   return { ok: false, errors };
 }
 
-/** What an older page left of a form on this device: its values when they have today's shape. */
+/**
+ * What an older page left of a form on this device: its values when they have today's shape.
+ * @example typedLike(containerSchema, { name: 'Tub' }) // undefined
+ */
 export function typedLike<S extends z.ZodObject>(schema: S, kept: unknown): Typed<z.output<S>> | undefined {
   const like = (s: z.core.$ZodType, v: unknown): boolean => {
     const b = bare(s);

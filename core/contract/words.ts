@@ -6,8 +6,11 @@ export interface Shown {
   times?: number | undefined;
 }
 
-/** A number whose unit every form and every message of it shows. */
-export const figure = (schema: z.ZodNumber, shown: Shown): z.ZodNumber => schema.meta({ ...shown });
+/** Units of figures, beside the schema: the published shape of a file says nothing of how a page shows it. */
+const shownBy = z.registry<Shown>();
+
+/** A number whose unit every form and every message of it shows. @example inUnit(z.number().positive().max(5000), { unit: 'g' }) */
+export const inUnit = (schema: z.ZodNumber, shown: Shown): z.ZodNumber => schema.register(shownBy, shown);
 
 /** What is inside of optional and other wrappers. */
 export function bare(schema: z.core.$ZodType): z.core.$ZodType {
@@ -15,13 +18,13 @@ export function bare(schema: z.core.$ZodType): z.core.$ZodType {
   return def.innerType ? bare(def.innerType) : schema;
 }
 
-/** Unit and factor of a figure; of anything else none. */
+/** Unit and factor of a figure; of anything else none. @example shownOf(equipmentSchema.shape.fillShare) // { unit: '%', times: 100 } */
 export function shownOf(schema: z.core.$ZodType): Shown {
-  const of = z.globalRegistry.get(bare(schema)) as Shown | undefined;
+  const of = shownBy.get(bare(schema));
   return { unit: of?.unit, times: of?.times };
 }
 
-/** The schema of one field, by its path: `marks.pulseMl`, `zones.0.litres`. */
+/** The schema of one field, by its path. @example schemaAt(equipmentSchema, ['marks', 'pulseMl']) */
 export function schemaAt(schema: z.core.$ZodType, path: readonly PropertyKey[]): z.core.$ZodType | undefined {
   const [key, ...rest] = path;
   const here = bare(schema);

@@ -124,7 +124,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
       'data-path': p,
     };
   };
-  const onSubmit = form.onSubmit(
+  const submit = form.onSubmit(
     (values) => {
       const result = readForm(schema, values);
       if (result.ok) onKeep(result.value, was);
@@ -152,7 +152,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
     changed,
     errors: form.errors as Record<string, string>,
     elsewhere,
-    onSubmit,
+    onSubmit: (e) => void submit(e),
     drop: () => draft?.drop(),
   };
 }

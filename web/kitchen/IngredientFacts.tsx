@@ -2,7 +2,7 @@ import { Anchor, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { z } from 'zod';
 import { trim } from '#core/commands';
-import { figure, priceSchema, type IngredientRow, type Price } from '#core/contract';
+import { inUnit, priceSchema, type IngredientRow, type Price } from '#core/contract';
 import { capital, sayMoney } from '#core/kitchen';
 import type { LarderAnswer } from '#core/queries';
 import { useFrameQuery } from '../sync/api.ts';
@@ -16,8 +16,8 @@ import { Rows } from '../ui/Rows.tsx';
 const trimSchema = z.object({
   /** Its own name, so that a second tap is the same weighing. */
   id: z.string(),
-  bought: figure(z.number().positive().max(100_000), { unit: 'g' }),
-  left: figure(z.number().positive().max(100_000), { unit: 'g' }),
+  bought: inUnit(z.number().positive().max(100_000), { unit: 'g' }),
+  left: inUnit(z.number().positive().max(100_000), { unit: 'g' }),
 });
 
 /** What was bought and what was left of it to cook with: the trim of this kitchen. */
