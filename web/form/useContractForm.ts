@@ -131,7 +131,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
     },
     (errors, _values, event) => {
       const fields = event ? onPage(event.currentTarget as HTMLFormElement) : [];
-      fields.find((f) => errors[f.dataset.path ?? ''])?.focus();
+      fields.find((f) => (f.dataset.path ?? '') in errors)?.focus();
       const shownPaths = new Set(fields.map((f) => f.dataset.path));
       setElsewhere(Object.entries(errors).flatMap(([p, says]) => (shownPaths.has(p) ? [] : [`${p}: ${String(says)}`])));
     },
@@ -152,7 +152,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
     changed,
     errors: form.errors as Record<string, string>,
     elsewhere,
-    onSubmit: (e) => void submit(e),
+    onSubmit: submit,
     drop: () => draft?.drop(),
   };
 }
