@@ -29,7 +29,13 @@ if (root) {
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
-        <MantineProvider theme={theme} cssVariablesResolver={colours} colorSchemeManager={schemeManager} defaultColorScheme="auto">
+        <MantineProvider
+          theme={theme}
+          cssVariablesResolver={colours}
+          colorSchemeManager={schemeManager}
+          defaultColorScheme="auto"
+          deduplicateCssVariables={false}
+        >
           <RouterProvider router={router} />
         </MantineProvider>
       </Provider>

@@ -6,6 +6,7 @@ import type { StoreAnswer } from '#core/queries';
 import { openDb } from '../../server/db/index.ts';
 import { startServer } from '../server.mjs';
 import { note, p95, timed } from './figures.ts';
+import { longTable } from './hand.ts';
 import { fillHousehold } from './household.ts';
 
 interface Kitchen {
@@ -84,5 +85,9 @@ export async function largeStores(at: { migrations: string; env: Record<string, 
     }
     note("Today's API after each of 40 entries, p95, 5,000 in store", p95(answers.map((a) => a.ms)), 200, 'ms', 1);
     note('The same answer, uncompressed', Math.max(...answers.map((a) => a.bytes)) / 1000, 300, 'kB');
+  });
+  await over({ ever: 4000, inStore: 2000 }, at, async ({ address }) => {
+    const { packs } = (await (await fetch(`${address}/api/store`)).json()) as StoreAnswer;
+    await longTable(address, packs.length);
   });
 }

@@ -85,12 +85,12 @@ export async function scaleAlone(): Promise<void> {
 }
 
 /** Measures each key on the page: from the input event to the frame that shows it, and to the one that shows the new amounts. */
-const keyScript = `
+export const keyScript = `
   window.keyTimes = [];
   window.amountTimes = [];
   let last = 0;
   new MutationObserver((list) => {
-    if (last === 0 || !list.some((m) => (m.target.parentElement ?? m.target).closest?.('table.amounts'))) return;
+    if (last === 0 || !list.some((m) => (m.target.parentElement ?? m.target).closest?.('section[aria-label="What goes in"]'))) return;
     const from = last;
     last = 0;
     requestAnimationFrame(() => { const c = new MessageChannel(); c.port1.onmessage = () => window.amountTimes.push(performance.now() - from); c.port2.postMessage(0); });

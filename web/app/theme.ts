@@ -157,6 +157,7 @@ export const theme = createTheme({
       classNames: { title: c.sheetTitle, inner: c.modalInner, content: c.modal, close: c.close },
     },
     Drawer: { defaultProps: { padding: 16 }, classNames: { title: c.sheetTitle, content: c.drawer, close: c.close } },
+    RadioCard: { classNames: { card: c.radioCard } },
     Tabs: { classNames: { tab: c.tab } },
     Kbd: { classNames: { root: c.kbd } },
   },

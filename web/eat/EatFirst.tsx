@@ -14,6 +14,9 @@ import { Rows } from '../ui/Rows.tsx';
 
 export const isDinner = (p: PackBrief): boolean => p.dinner;
 
+/** Dishes that are drawn at once: what is eaten first is among the first. */
+const dishesAtOnce = 12;
+
 /** One pack: what, by when, which evening, eaten. */
 function PackRow({
   p,
@@ -79,6 +82,7 @@ function PackRow({
 export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: string) => void }) {
   const { log } = useCommands();
   const [q, setQ] = useState('');
+  const [shownDishes, setShownDishes] = useState(dishesAtOnce);
   const [fanned, setFanned] = useState<readonly string[]>([]);
   const open = data.evenings.find(
     (e) =>
@@ -89,6 +93,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
   const list = data.eatFirst.filter((p) => p.name.toLowerCase().includes(q.toLowerCase()) || p.code.toLowerCase() === q.toLowerCase());
   const put = (p: PackBrief, day: string): void =>
     void log(planFor([p], day), day ? `${p.name} is planned for ${sayNear(day, data.today)}` : `${p.name} is no longer planned`);
+  const piles = pilesOf(list, 'dish');
   const row = (p: PackBrief, more?: ReactNode) => (
     <PackRow key={p.packId} p={p} data={data} open={open?.day} onPut={put} onLog={onLog}>
       {more}
@@ -113,7 +118,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
         </Text>
       ) : (
         <Rows mah={860} pr={6} tabIndex={0} aria-label="Dishes, the soonest due first">
-          {pilesOf(list, 'dish').flatMap((pile) => {
+          {piles.slice(0, shownDishes).flatMap((pile) => {
             const [first, ...others] = pile.packs;
             if (!first) return [];
             const shown = fanned.includes(pile.key);
@@ -133,6 +138,11 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
             ];
           })}
         </Rows>
+      )}
+      {piles.length > shownDishes && (
+        <Anchor component="button" type="button" onClick={() => setShownDishes(piles.length)}>
+          and {countOf(piles.length - shownDishes, 'dish', 'dishes')} more
+        </Anchor>
       )}
     </Card>
   );

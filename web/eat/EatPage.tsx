@@ -1,4 +1,4 @@
-import { Anchor, Box, Button, Card, Stack, Text, Title } from '@mantine/core';
+import { Anchor, Box, Button, Card, Skeleton, Stack, Text, Title } from '@mantine/core';
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
@@ -14,15 +14,19 @@ import { EatFirst } from './EatFirst.tsx';
 import { Table } from './Evenings.tsx';
 import { Settle } from './Settle.tsx';
 import { SupplyCard } from './SupplyCard.tsx';
+import { useAfterPaint } from '../ui/useAfterPaint.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
+/** As high as the chart that takes its place. */
+const chartHeight = 240;
 const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
 
 /** Eat: the evenings ahead, what to eat first, who ate what, how long it lasts. */
 export function EatPage() {
   const { data, error, refetch } = useEatQuery();
   const frame = useFrameQuery().data;
+  const painted = useAfterPaint();
   const [params, setParams] = useSearchParams();
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const logging = params.get('log');
@@ -101,14 +105,8 @@ export function EatPage() {
             <CatchUp data={data} onLog={(day) => setLog('1', day)} />
             <Card aria-label="Dinners from here">
               <Title order={2}>Dinners from here</Title>
-              <Suspense
-                fallback={
-                  <Text inherit c="dimmed">
-                    Drawing...
-                  </Text>
-                }
-              >
-                <RunwayChart supply={data.supplies.dinners} />
+              <Suspense fallback={<Skeleton h={chartHeight} />}>
+                {painted ? <RunwayChart supply={data.supplies.dinners} /> : <Skeleton h={chartHeight} />}
               </Suspense>
             </Card>
             <Card aria-label="Lately">

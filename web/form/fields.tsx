@@ -1,5 +1,5 @@
 import { Button, Group, Input, NativeSelect, Text, TextInput } from '@mantine/core';
-import { useState, type ReactNode } from 'react';
+import { memo, useCallback, useEffect, useRef, useState, type ReactNode } from 'react';
 
 /** A number typed as text, comma or point; undefined when it is not one. */
 export const numberOf = (text: string): number | undefined => {
@@ -19,7 +19,14 @@ export interface Bound<V = string> {
 }
 
 /** One line of text, or a figure with its unit; what is wrong with it is said below. */
-export function Field({ label, figure, unit, width, onChange, ...bound }: Bound & { label: string; width?: number; placeholder?: string }) {
+export const Field = memo(function Field({
+  label,
+  figure,
+  unit,
+  width,
+  onChange,
+  ...bound
+}: Bound & { label: string; width?: number; placeholder?: string }) {
   return (
     <TextInput
       label={
@@ -41,10 +48,10 @@ export function Field({ label, figure, unit, width, onChange, ...bound }: Bound 
       onChange={(e) => onChange(e.currentTarget.value)}
     />
   );
-}
+});
 
 /** One of a few. */
-export function Pick<T extends string>({
+export const Pick = memo(function Pick<T extends string>({
   label,
   options,
   onChange,
@@ -63,7 +70,7 @@ export function Pick<T extends string>({
       onChange={(e) => onChange(e.currentTarget.value as T)}
     />
   );
-}
+}) as <T extends string>(props: Bound<T> & { label: string; options: readonly (readonly [T, string])[] }) => ReactNode;
 
 /** Yes or no. */
 export const Toggle = ({ value, onChange, children }: Pair<boolean> & { children: ReactNode }) => (
@@ -73,6 +80,25 @@ export const Toggle = ({ value, onChange, children }: Pair<boolean> & { children
 );
 type Pair<V> = { [P in 'value' | 'onChange']: Bound<V>[P] };
 
+/** One of several that can be on at once. */
+const Chip = memo(function Chip<T extends string>({
+  id,
+  on,
+  name,
+  onToggle,
+}: {
+  id: T;
+  on: boolean;
+  name: string;
+  onToggle: (id: T) => void;
+}) {
+  return (
+    <Toggle value={on} onChange={() => onToggle(id)}>
+      {name}
+    </Toggle>
+  );
+}) as <T extends string>(props: { id: T; on: boolean; name: string; onToggle: (id: T) => void }) => ReactNode;
+
 /** Any of a few. */
 export function Chips<T extends string>({
   label,
@@ -81,6 +107,14 @@ export function Chips<T extends string>({
   value,
   onChange,
 }: Pair<T[]> & { label: string; /** Said to a screen reader only. */ hidden?: boolean; options: readonly (readonly [T, string])[] }) {
+  const live = useRef({ value, onChange });
+  useEffect(() => {
+    live.current = { value, onChange };
+  });
+  const toggle = useCallback((id: T) => {
+    const { value: now, onChange: change } = live.current;
+    change(now.includes(id) ? now.filter((x) => x !== id) : [...now, id]);
+  }, []);
   return (
     <div role="group" aria-label={label}>
       {!hidden && (
@@ -90,9 +124,7 @@ export function Chips<T extends string>({
       )}
       <Group gap={8} className="chips">
         {options.map(([id, name]) => (
-          <Toggle key={id} value={value.includes(id)} onChange={(on) => onChange(on ? [...value, id] : value.filter((x) => x !== id))}>
-            {name}
-          </Toggle>
+          <Chip key={id} id={id} name={name} on={value.includes(id)} onToggle={toggle} />
         ))}
       </Group>
     </div>

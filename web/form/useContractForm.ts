@@ -63,6 +63,9 @@ export interface ContractForm<S extends z.ZodObject> {
 const at = (values: unknown, path: string): unknown =>
   path.split('.').reduce<unknown>((v, key) => (v as Record<string, unknown> | undefined)?.[key], values);
 
+const put = (v: unknown, [key, ...rest]: string[], value: unknown): unknown =>
+  key === undefined ? value : { ...(v as object), [key]: put((v as Record<string, unknown>)[key], rest, value) };
+
 /** Fields of a form as they stand on the page, by their paths. */
 const onPage = (form: HTMLFormElement): HTMLElement[] => [...form.querySelectorAll<HTMLElement>('[data-path]')];
 
@@ -101,23 +104,36 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
     shown.current = typed;
     setValues(typed);
   }, [typed, setValues]);
-  const change = (next: Typed<T>, field?: string): void => {
-    shown.current = next;
-    form.setValues(next);
-    draft?.edit({ typed: next, was }, field);
+  const live = useRef({ draft, was, clearFieldError: form.clearFieldError });
+  useEffect(() => {
+    live.current = { draft, was, clearFieldError: form.clearFieldError };
+  });
+  const change = useCallback(
+    (next: Typed<T>, field?: string): void => {
+      shown.current = next;
+      setValues(next);
+      live.current.draft?.edit({ typed: next, was: live.current.was }, field);
+    },
+    [setValues],
+  );
+  // a field keeps its handler from key to key, so that the others are not drawn again
+  const [handlers] = useState(() => new Map<string, (value: unknown) => void>());
+  const handlerOf = (p: string): ((value: unknown) => void) => {
+    const had = handlers.get(p);
+    if (had) return had;
+    const handler = (value: unknown): void => {
+      live.current.clearFieldError(p);
+      change(put(shown.current, p.split('.'), value) as Typed<T>, p);
+    };
+    handlers.set(p, handler);
+    return handler;
   };
   const field: ContractForm<S>['field'] = (p) => {
     const error = form.errors[p];
     const of = schemaAt(schema, p.split('.'));
     return {
       value: at(form.values, p) as never,
-      onChange: (value: unknown) => {
-        form.clearFieldError(p);
-        const keys = p.split('.');
-        const put = (v: unknown, [key, ...rest]: string[]): unknown =>
-          key === undefined ? value : { ...(v as object), [key]: put((v as Record<string, unknown>)[key], rest) };
-        change(put(form.values, keys) as Typed<T>, p);
-      },
+      onChange: handlerOf(p),
       ...(typeof error === 'string' && { error: capital(error) }),
       figure: of?._zod.def.type === 'number',
       unit: of && shownOf(of).unit,
@@ -146,7 +162,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
   return {
     values: form.values,
     field,
-    set: (values) => change({ ...form.values, ...values }),
+    set: (values) => change({ ...shown.current, ...values }),
     draft,
     initial,
     changed,

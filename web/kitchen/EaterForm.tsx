@@ -4,7 +4,7 @@ import { eaterSchema, type Eater, type Meal } from '#core/contract';
 import { Chips, Field, FieldGroup, Pick, Toggle } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { useFrameQuery } from '../sync/api.ts';
-import { AllergenChips } from '../ui/AllergenChips.tsx';
+import { AllergenChips } from '../form/AllergenChips.tsx';
 import { DayField } from '../ui/DayField.tsx';
 import { AwayDays } from './AwayDays.tsx';
 import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';

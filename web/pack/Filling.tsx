@@ -1,4 +1,4 @@
-import { Box, Button, Card, Group, Stack, Text, Title, UnstyledButton } from '@mantine/core';
+import { Box, Button, Card, Group, Radio, Stack, Text, Title } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { eatTonight, fillPack, type Act } from '#core/commands';
@@ -117,36 +117,21 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
   return (
     <>
       {weighing ? <WeighCard key={b.batch.id} b={b} sessionId={view.session.id} pots={pots} onDone={() => setWeighing(false)} /> : null}
-      <Group my={14} gap={10} align="stretch" role="radiogroup" aria-label="How to pack it">
-        {options.map((o) => (
-          <UnstyledButton
-            key={o.id}
-            role="radio"
-            aria-checked={o.id === option?.id}
-            onClick={() => setChosen(o.id)}
-            className="grow"
-            style={{
-              textAlign: 'left',
-              border: `1.5px solid ${o.id === option?.id ? 'var(--rim)' : 'var(--line)'}`,
-              background: o.id === option?.id ? 'var(--pale)' : 'var(--card)',
-              borderRadius: 10,
-              padding: '9px 12px',
-              font: 'inherit',
-              color: 'inherit',
-              cursor: 'pointer',
-              minWidth: 220,
-            }}
-          >
-            <b>{o.name}</b>
-            <Text component="div" c="dimmed" fz={15}>
-              {sayResult(o.result, b.revision.kind)}
-            </Text>
-            {o.result.ok && o.result.choice.tonightMl >= 20 && (
-              <Box fz={15}>{sayVolume(Math.round(o.result.choice.tonightMl))} for tonight</Box>
-            )}
-          </UnstyledButton>
-        ))}
-      </Group>
+      <Radio.Group value={option?.id ?? null} onChange={setChosen} aria-label="How to pack it">
+        <Group my={14} gap={10} align="stretch">
+          {options.map((o) => (
+            <Radio.Card key={o.id} value={o.id} aria-label={o.name} flex={1} miw={220} px={12} py={9}>
+              <b>{o.name}</b>
+              <Text c="dimmed" fz={15}>
+                {sayResult(o.result, b.revision.kind)}
+              </Text>
+              {o.result.ok && o.result.choice.tonightMl >= 20 && (
+                <Box fz={15}>{sayVolume(Math.round(o.result.choice.tonightMl))} for tonight</Box>
+              )}
+            </Radio.Card>
+          ))}
+        </Group>
+      </Radio.Group>
       {problem && (
         <Note tone="bad" mb={14} role="alert">
           {problem}

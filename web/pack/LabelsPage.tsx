@@ -1,4 +1,4 @@
-import { Badge, Button, Card, Group, SimpleGrid, Stack, Text, Title, UnstyledButton } from '@mantine/core';
+import { Badge, Button, Card, Group, Radio, SimpleGrid, Stack, Text, Title } from '@mantine/core';
 import { z } from 'zod';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import c from './Labels.module.css';
@@ -79,27 +79,25 @@ export function LabelsPage() {
               <Text c="dimmed" mb={8} fz={15}>
                 Tap where a started sheet goes on.
               </Text>
-              <SimpleGrid
-                cols={a4Grid21.columns}
-                spacing={4}
-                className={c.sheet}
-                role="radiogroup"
+              <Radio.Group
+                value={String(start)}
+                onChange={(n) => setSheet({ start: Number(n), all })}
                 aria-label="First free label of the sheet"
               >
-                {Array.from({ length: perSheet }, (_, i) => i + 1).map((n) => (
-                  <UnstyledButton
-                    key={n}
-                    role="radio"
-                    aria-checked={n === start}
-                    aria-label={`Label ${n}`}
-                    className={c.cell}
-                    data-state={n < start ? 'gone' : n < start + cells ? 'used' : 'free'}
-                    onClick={() => setSheet({ start: n, all })}
-                  >
-                    {n}
-                  </UnstyledButton>
-                ))}
-              </SimpleGrid>
+                <SimpleGrid cols={a4Grid21.columns} spacing={4} className={c.sheet}>
+                  {Array.from({ length: perSheet }, (_, i) => i + 1).map((n) => (
+                    <Radio.Card
+                      key={n}
+                      value={String(n)}
+                      aria-label={`Label ${n}`}
+                      className={c.cell}
+                      data-state={n < start ? 'gone' : n < start + cells ? 'used' : 'free'}
+                    >
+                      {n}
+                    </Radio.Card>
+                  ))}
+                </SimpleGrid>
+              </Radio.Group>
               <Text c="dimmed" mt={8} fz={15}>
                 {countOf(cells, 'label')} on {countOf(Math.max(1, Math.ceil((start - 1 + cells) / perSheet)), 'sheet')}.
               </Text>

@@ -2,7 +2,7 @@ import { Anchor, Badge, Group, NativeSelect, Stack, Table, Text } from '@mantine
 import { useState } from 'react';
 import { formSchema, type Line, type Unit } from '#core/contract';
 import { fromNumber, toNumber, unitFacts } from '#core/kitchen';
-import { AllergenChips } from '../ui/AllergenChips.tsx';
+import { AllergenChips } from '../form/AllergenChips.tsx';
 import { IngredientField } from '../form/IngredientField.tsx';
 import { useMeansQuery } from '../sync/api.ts';
 import { Figure } from '../ui/ui.tsx';

@@ -11,7 +11,7 @@ import { useMeasures } from '../sync/measures.ts';
 import type { Carried } from './useCarry.ts';
 
 /** Piles drawn on a shelf; the rest is in the list. */
-const mostPiles = 24;
+const mostPiles = 12;
 
 export type PackPile = PileOf<PackBrief>;
 

@@ -24,6 +24,9 @@ interface Props {
 const whereOf = (places: readonly Place[], p: PackBrief): string =>
   p.status === 'fridge' ? (p.cold === 'thawing' ? 'thawing' : 'in the fridge') : placeName(places, p);
 
+/** Rows that stand below the freezers at once. */
+const pageSize = 15;
+
 /** What nobody dated stands before all that is dated. */
 const day = (p: { due: { day?: string } } | undefined): string => p?.due.day ?? '';
 
@@ -36,7 +39,7 @@ const named = (kind: PackBrief['kind'], name: string, onClick: () => void) => (
   </Group>
 );
 
-/** All that is in store: by dish, or every pack; sorted by a tap, fifty a page. */
+/** All that is in store: by dish, or every pack; sorted by a tap, some a page. */
 export function StoreList({ packs, of, places, chosen, onChoose, onAll }: Props) {
   const [by, setBy] = useState('dish');
   const filtered = packs.length < of;
@@ -135,9 +138,16 @@ export function StoreList({ packs, of, places, chosen, onChoose, onAll }: Props)
           </Anchor>
         </Text>
       ) : by === 'dish' ? (
-        <DataTable label="Dishes in store" columns={dishes} rows={pilesOf(packs, 'dish')} rowKey={(p) => p.key} />
+        <DataTable label="Dishes in store" columns={dishes} rows={pilesOf(packs, 'dish')} rowKey={(p) => p.key} pageSize={pageSize} />
       ) : (
-        <DataTable label="Packs in store" columns={singles} rows={packs} rowKey={(p) => p.packId} chosen={chosen?.packId} />
+        <DataTable
+          label="Packs in store"
+          columns={singles}
+          rows={packs}
+          rowKey={(p) => p.packId}
+          chosen={chosen?.packId}
+          pageSize={pageSize}
+        />
       )}
     </Card>
   );

@@ -1,5 +1,5 @@
 import { DndContext, DragOverlay } from '@dnd-kit/core';
-import { Badge, Button, Group, Stack, TextInput } from '@mantine/core';
+import { Badge, Button, Group, Skeleton, Stack, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { putAway } from '#core/commands';
@@ -13,6 +13,7 @@ import { useCommands } from '../sync/commands.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Note } from '../ui/Note.tsx';
+import { useAfterPaint } from '../ui/useAfterPaint.ts';
 import { placeName } from '../ui/packWords.ts';
 import { Page, PageHead, Waiting } from '../ui/ui.tsx';
 import { EmptyStore } from './EmptyStore.tsx';
@@ -84,6 +85,7 @@ export function StorePage() {
   const [carried, setCarried] = useState<Carried>();
   const { log } = useCommands();
   const sensors = useCarry();
+  const painted = useAfterPaint();
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   if (data.packs.length === 0 && data.past.length === 0) return <EmptyStore />;
   const { q, kind, from, to, match, change } = search;
@@ -168,14 +170,18 @@ export function StorePage() {
           </Stack>
           <Stack>
             {drawn('chest')}
-            <StoreList
-              packs={shown}
-              of={data.packs.length}
-              places={places}
-              chosen={pack}
-              onChoose={(p) => setSelected(p.packId)}
-              onAll={search.all}
-            />
+            {painted ? (
+              <StoreList
+                packs={shown}
+                of={data.packs.length}
+                places={places}
+                chosen={pack}
+                onChoose={(p) => setSelected(p.packId)}
+                onAll={search.all}
+              />
+            ) : (
+              <Skeleton h={400} radius={10} />
+            )}
           </Stack>
         </Columns>
         <DragOverlay dropAnimation={null}>

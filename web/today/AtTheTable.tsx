@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { invite, sayAtHome } from '#core/commands';
 import { countOf, isPresent, listOf } from '#core/kitchen';
 import type { TodayAnswer } from '#core/queries';
-import { AllergenChips } from '../ui/AllergenChips.tsx';
+import { AllergenChips } from '../form/AllergenChips.tsx';
 import { useFrameQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 

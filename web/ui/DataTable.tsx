@@ -29,8 +29,8 @@ type Sort = { key: string; down: boolean } | undefined;
 const compare = (a: string | number, b: string | number): number =>
   typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b), 'en', { numeric: true });
 
-/** A table of many rows: sorted by a tap on a head, fifty a page, one card a row on a phone. */
-export function DataTable<Row>({ label, columns, rows, rowKey, chosen, pageSize = 50 }: Props<Row>) {
+/** A table of many rows: sorted by a tap on a head, twenty-five a page, one card a row on a phone. */
+export function DataTable<Row>({ label, columns, rows, rowKey, chosen, pageSize = 25 }: Props<Row>) {
   const [sort, setSort] = useState<Sort>();
   const [page, setPage] = useState(1);
   const by = columns.find((x) => x.key === sort?.key)?.by;
