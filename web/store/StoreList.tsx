@@ -138,9 +138,17 @@ export function StoreList({ packs, of, places, chosen, onChoose, onAll }: Props)
           </Anchor>
         </Text>
       ) : by === 'dish' ? (
-        <DataTable label="Dishes in store" columns={dishes} rows={pilesOf(packs, 'dish')} rowKey={(p) => p.key} pageSize={pageSize} />
+        <DataTable
+          key="dishes"
+          label="Dishes in store"
+          columns={dishes}
+          rows={pilesOf(packs, 'dish')}
+          rowKey={(p) => p.key}
+          pageSize={pageSize}
+        />
       ) : (
         <DataTable
+          key="packs"
           label="Packs in store"
           columns={singles}
           rows={packs}
