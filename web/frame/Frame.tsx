@@ -129,6 +129,9 @@ export function Frame() {
   const navigation = useNavigation();
   const last = useAppSelector((s) => s.toast.last);
   const { undo } = useCommands();
+  const noticed = useAppSelector((s) => s.toast.current !== undefined);
+  /** The first page stands: what is not seen on it may come. */
+  const [quiet, setQuiet] = useState(false);
   const [open, setOpen] = useState<Open>();
   const onFind = useCallback((byCode: boolean) => setOpen(byCode ? 'code' : 'find'), []);
   const onSheet = useCallback(() => setOpen('keys'), []);
@@ -140,7 +143,10 @@ export function Frame() {
   useKeys({ singleKeys, busy: open !== undefined, onFind, onSheet, onUndo });
   useEffect(() => {
     // at hand before it is asked for, so that the first letters typed are not lost
-    const timer = setTimeout(() => void bringFinder().catch(() => undefined), finderAfterMs);
+    const timer = setTimeout(() => {
+      void bringFinder().catch(() => undefined);
+      setQuiet(true);
+    }, finderAfterMs);
     return () => clearTimeout(timer);
   }, []);
   const close = useCallback(() => setOpen(undefined), []);
@@ -198,9 +204,7 @@ export function Frame() {
         )}
       </AppShell.Main>
       <BottomBar />
-      <Suspense fallback={null}>
-        <Notices />
-      </Suspense>
+      <Suspense fallback={null}>{(quiet || noticed) && <Notices />}</Suspense>
       {open && (
         <Suspense fallback={null}>
           {(open === 'find' || open === 'code') && <Finder byCode={open === 'code'} onClose={close} />}

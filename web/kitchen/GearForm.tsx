@@ -5,7 +5,7 @@ import { Field, numberOf, Pick, Toggle } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { newId } from '../sync/device.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
-import { fieldLabels, gearKinds, kindOf } from './gearKinds.ts';
+import { fieldLabels, gearKinds, kindOf, ofItsKind } from './gearKinds.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
 const heats = [
@@ -34,20 +34,6 @@ function fillText(e: Equipment, { sayVolume }: Measures): string | undefined {
       : undefined;
   }
   return undefined;
-}
-
-/** What is asked of its kind alone: a pot that was an oven has no fan any more. */
-function ofItsKind(e: Equipment): Equipment {
-  const asked = new Set<string>(kindOf(e.kind).fields);
-  const { heat, fan, marks: _marks, ...rest } = e;
-  const marks = Object.fromEntries(Object.entries(e.marks ?? {}).filter(([k]) => asked.has(`marks.${k}`)));
-  const figures = Object.entries(rest).filter(([k]) => !(k in fieldLabels) || asked.has(k) || k === 'count');
-  return {
-    ...(Object.fromEntries(figures) as unknown as typeof rest),
-    ...(Object.keys(marks).length > 0 && { marks }),
-    ...(e.kind === 'hob' && heat && { heat }),
-    ...(e.kind === 'oven' && fan && { fan }),
-  };
 }
 
 /** A pot, bowl, oven or whatever else the work needs, with what the arithmetic asks of its kind. */

@@ -78,4 +78,18 @@ export const fieldLabels: Readonly<Record<FieldKey, { label: string; width: numb
   'marks.hotMl': { label: 'Mark for hot liquid', width: 190 },
 };
 
+/** What is asked of its kind alone: a pot that was an oven has no fan any more. */
+export function ofItsKind(e: Equipment): Equipment {
+  const asked = new Set<string>(kindOf(e.kind).fields);
+  const { heat, fan, marks: _marks, ...rest } = e;
+  const marks = Object.fromEntries(Object.entries(e.marks ?? {}).filter(([k]) => asked.has(`marks.${k}`)));
+  const figures = Object.entries(rest).filter(([k]) => !(k in fieldLabels) || asked.has(k) || k === 'count');
+  return {
+    ...(Object.fromEntries(figures) as unknown as typeof rest),
+    ...(Object.keys(marks).length > 0 && { marks }),
+    ...(e.kind === 'hob' && heat && { heat }),
+    ...(e.kind === 'oven' && fan && { fan }),
+  };
+}
+
 export type { FieldKey };

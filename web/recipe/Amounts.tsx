@@ -1,7 +1,9 @@
 import { Anchor, Badge, Card, Table, Text, Title, VisuallyHidden } from '@mantine/core';
 import { memo, useState } from 'react';
 import { Answered } from './Answered.tsx';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
+import c from './Recipe.module.css';
+import { lineAsked } from './lineAsked.ts';
 import { capital, sayPortions, toNumber, unitFacts, type UnitSystem } from '#core/kitchen';
 import { cutSize, measureLine, piecesFor, sayRule, type LineFacts, type ScaledLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
@@ -68,7 +70,7 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
           </Text>
         )}
       </Table.Td>
-      <Table.Td ta="right" fw={700} fz={19}>
+      <Table.Td className={c.out}>
         {split ? (
           <>
             {split}
@@ -96,7 +98,7 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
         )}
       </Table.Td>
       {also !== '' && (
-        <Table.Td ta="right" c="dimmed" fw={700} fz={19}>
+        <Table.Td className={c.out} data-also>
           {also}
         </Table.Td>
       )}
@@ -133,8 +135,7 @@ export function Amounts({
   none?: string;
 }) {
   const measures = useMeasures();
-  const asked = useSearchParams()[0].get('line');
-  const [open, setOpen] = useState(asked ?? undefined);
+  const [open, setOpen] = useState(lineAsked);
   const [toggle] = useState(() => (id: string) => setOpen((was) => (was === id ? undefined : id)));
   if (lines.length === 0 && !none) return null;
   const both = s.draft.shown === 'both';

@@ -1,6 +1,6 @@
 import { Anchor, Button, Group, NativeSelect, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { lineAsked } from './lineAsked.ts';
 import type { Line, Revision, ScalingRule } from '#core/contract';
 import { sayPortions, toNumber, unitFacts } from '#core/kitchen';
 import { cutSize, sayWhy, standIn, swapByWeight, type ScaledLine } from '#core/recipe';
@@ -81,8 +81,7 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
   const { line } = l;
   const row = s.facts.get(l.lineId)?.row;
   const rule = line.scaling.rule;
-  const asked = useSearchParams()[0].get('line');
-  const [editing, setEditing] = useState(asked === line.id);
+  const [editing, setEditing] = useState(() => lineAsked() === line.id);
   const setRule = (next: ScalingRule): void => {
     const made = revise((r) => ({ ...r, lines: r.lines.map((x) => (x.id === line.id ? { ...x, scaling: next } : x)) }));
     void write(made, `${line.name} grows ${ruleWords[next.rule]} now`);

@@ -1,5 +1,5 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
-import { memo, useCallback } from 'react';
+import { memo, useCallback, useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
@@ -101,54 +101,78 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
   );
 });
 
-function Scaled({ data }: { data: RecipeAnswer }) {
+/** Name, record and what can be done: the same at every size. */
+const RecipeHead = memo(function RecipeHead({
+  data,
+  ready,
+  onPlan,
+}: {
+  data: RecipeAnswer;
+  ready: boolean;
+  onPlan: (to?: string) => void;
+}) {
   const measures = useMeasures();
-  const navigate = useNavigate();
   const frame = useFrameQuery().data;
+  const { revision } = data;
+  const open = frame?.open.find((x) => x.state.stage === 'planned');
+  return (
+    <PageHead
+      title={
+        <Group wrap="nowrap" component="span" gap={14}>
+          <KindMark kind={revision.kind} size={38} alone />
+          {revision.name}
+        </Group>
+      }
+      lead={lead(data, measures)}
+    >
+      <Button component="a" variant="outline" href="#method">
+        Method
+      </Button>
+      {!isUnconfirmed(data) && (
+        <Button disabled={!ready} onClick={() => onPlan(open?.id)}>
+          {open ? (
+            <>
+              {open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'}{' '}
+              <Text span inherit visibleFrom="sm">
+                {open.name}
+              </Text>
+              <Text span inherit hiddenFrom="sm">
+                the plan
+              </Text>
+            </>
+          ) : (
+            'Plan it'
+          )}
+        </Button>
+      )}
+    </PageHead>
+  );
+});
+
+const isUnconfirmed = (data: RecipeAnswer): boolean => data.gaps.some((g) => g.gap === 'unconfirmed');
+
+function Scaled({ data }: { data: RecipeAnswer }) {
+  const navigate = useNavigate();
   const { typing, scaling } = useScaling(data);
   const { revision } = data;
-  const { scaled, split } = scaling;
-  const open = frame?.open.find((x) => x.state.stage === 'planned');
-  const unconfirmed = data.gaps.some((g) => g.gap === 'unconfirmed');
-  const plan = (): void => {
-    if (!scaled) return;
-    const p = new URLSearchParams({ add: revision.recipeId, portions: String(Number(scaled.portions.toFixed(2))) });
-    if (split?.ok) p.set('unsalted', String(split.split.unsalted));
-    void navigate(open ? `/plan/${open.id}?${p.toString()}` : `/plan?${p.toString()}`);
-  };
+  const live = useRef(scaling);
+  useEffect(() => {
+    live.current = scaling;
+  });
+  const plan = useCallback(
+    (sessionId?: string): void => {
+      const { scaled, split } = live.current;
+      if (!scaled) return;
+      const p = new URLSearchParams({ add: revision.recipeId, portions: String(Number(scaled.portions.toFixed(2))) });
+      if (split?.ok) p.set('unsalted', String(split.split.unsalted));
+      void navigate(sessionId === undefined ? `/plan?${p.toString()}` : `/plan/${sessionId}?${p.toString()}`);
+    },
+    [navigate, revision.recipeId],
+  );
   return (
     <Page>
-      <PageHead
-        title={
-          <Group wrap="nowrap" component="span" gap={14}>
-            <KindMark kind={revision.kind} size={38} alone />
-            {revision.name}
-          </Group>
-        }
-        lead={lead(data, measures)}
-      >
-        <Button component="a" variant="outline" href="#method">
-          Method
-        </Button>
-        {!unconfirmed && (
-          <Button disabled={!scaled} onClick={plan}>
-            {open ? (
-              <>
-                {open.dishes.includes(revision.name) ? 'Change it in' : 'Add to'}{' '}
-                <Text span inherit visibleFrom="sm">
-                  {open.name}
-                </Text>
-                <Text span inherit hiddenFrom="sm">
-                  the plan
-                </Text>
-              </>
-            ) : (
-              'Plan it'
-            )}
-          </Button>
-        )}
-      </PageHead>
-      {unconfirmed ? <ReviewCard recipe={data.recipe} revision={revision} /> : <YieldCheck data={data} />}
+      <RecipeHead data={data} ready={scaling.scaled !== undefined} onPlan={plan} />
+      {isUnconfirmed(data) ? <ReviewCard recipe={data.recipe} revision={revision} /> : <YieldCheck data={data} />}
       <NotFor says={data.warnings} />
       <ScaleBar data={data} typing={typing} error={scaling.error} />
       <Sized data={data} s={scaling} />

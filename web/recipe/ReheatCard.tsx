@@ -1,5 +1,5 @@
 import { Anchor, Badge, Box, Button, Card, Group, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { revisionSchema, type Revision } from '#core/contract';
 import type { RecipeAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
@@ -11,7 +11,7 @@ import { useRevise } from './useRevise.ts';
 const ownWords = revisionSchema.pick({ ownReheat: true, ownThaw: true });
 
 /** How the dish is heated once it comes out of the freezer: a class, guessed until it is confirmed in one tap, or the cook's own words. */
-export function ReheatCard({ data }: { data: RecipeAnswer }) {
+export const ReheatCard = memo(function ReheatCard({ data }: { data: RecipeAnswer }) {
   const { write } = useCommands();
   const revise = useRevise(data);
   const { heat, revision } = data;
@@ -81,4 +81,4 @@ export function ReheatCard({ data }: { data: RecipeAnswer }) {
       )}
     </Card>
   );
-}
+});

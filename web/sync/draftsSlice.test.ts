@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { draftDropped, draftEdited, draftRedone, draftsLoaded, draftsSlice, draftUndone, type DraftsState } from './draftsSlice.ts';
+import {
+  draftDropped,
+  draftEdited,
+  draftRedone,
+  draftRestored,
+  draftsLoaded,
+  draftsSlice,
+  draftUndone,
+  type DraftsState,
+} from './draftsSlice.ts';
 
 const { reducer, getInitialState } = draftsSlice;
 const edit = (value: unknown, field?: string) =>
@@ -36,4 +45,12 @@ describe('a draft', () => {
     expect([s.ready, now(s), s.byKey.other?.present]).toEqual([true, 1, 9]);
   });
   it('is gone once it is kept or dropped', () => expect(after(edit(1), draftDropped('plan')).byKey).toEqual({}));
+  it('put aside comes back as it was, unless something was begun in its place', () => {
+    const made = after(edit(1), edit(2));
+    const draft = made.byKey.plan!;
+    const gone = reducer(made, draftDropped('plan'));
+    expect(reducer(gone, draftRestored({ key: 'plan', draft })).byKey).toEqual(made.byKey);
+    const anew = reducer(gone, edit(7));
+    expect(now(reducer(anew, draftRestored({ key: 'plan', draft })))).toBe(7);
+  });
 });
