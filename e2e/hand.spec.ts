@@ -38,6 +38,30 @@ test('a form half filled in is there after a reload and from Today, put aside an
   await expect(page.getByText('half made')).toHaveCount(0);
 });
 
+test('a meal half logged is there after a reload, is gone on with from Today, and is no longer half made once it is logged', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}/eat?log=tonight`);
+  const marit = page.getByRole('dialog').getByRole('group', { name: 'Marit' });
+  const before = await marit.innerText();
+  await marit.getByRole('button', { name: 'Marit: less' }).click();
+  const said = await marit.innerText();
+  expect(said).not.toBe(before);
+  await page.waitForTimeout(400);
+  await page.reload();
+  await expect(marit).toHaveText(said);
+  await page.goto(server.address);
+  await expect(page.getByText('Who ate Coconut red-lentil pot is half made')).toBeVisible();
+  await page.getByRole('link', { name: 'Go on' }).click();
+  await expect(marit).toHaveText(said);
+  await page.getByRole('button', { name: 'Log it' }).click();
+  await settled(page);
+  await page.goto(server.address);
+  await ready(page);
+  await expect(page.getByText('half made')).toHaveCount(0);
+});
+
 const forms = [
   '/kitchen?tab=containers&edit=new',
   '/kitchen?tab=gear&edit=new-pot',

@@ -108,6 +108,14 @@ test('Kitchen: an ingredient is found by another name, changed, weighed, priced,
   const learned = (await getJson<RecipeAnswer>(server, '/recipes/recipe_stew')).rows.find((r) => r.id === 'aubergine')!;
   expect(learned.ediblePct).toBeCloseTo((3 * 82 + 95) / 4, 1);
 
+  // the fields are free again, and the next weighing is another one
+  await expect(card.getByLabel('Bought (g)')).toHaveValue('');
+  await card.getByLabel('Bought (g)').fill('400');
+  await card.getByLabel('Left to cook with (g)').fill('300');
+  await card.getByRole('button', { name: 'Note it' }).click();
+  await settled(page);
+  expect((await getJson<LarderAnswer>(server, '/larder')).trims.aubergine).toMatchObject({ runs: 2 });
+
   await page.getByLabel('Search ingredients').fill('galangal');
   await page.getByRole('button', { name: 'Add one of your own' }).click();
   await page.getByRole('region', { name: 'galangal' }).getByRole('button', { name: 'Add it' }).click();

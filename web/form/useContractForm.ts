@@ -142,6 +142,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
   };
   const submit = form.onSubmit(
     (values) => {
+      setElsewhere([]);
       const result = readForm(schema, values);
       if (result.ok) onKeep(result.value, was);
     },

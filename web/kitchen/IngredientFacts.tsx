@@ -14,8 +14,6 @@ import { Field, numberOf, Pick } from '../form/fields.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
 const trimSchema = z.object({
-  /** Its own name, so that a second tap is the same weighing. */
-  id: z.string(),
   bought: inUnit(z.number().positive().max(100_000), { unit: 'g' }),
   left: inUnit(z.number().positive().max(100_000), { unit: 'g' }),
 });
@@ -23,18 +21,18 @@ const trimSchema = z.object({
 /** What was bought and what was left of it to cook with: the trim of this kitchen. */
 export function TrimLog({ row, data }: { row: IngredientRow; data: LarderAnswer }) {
   const { log } = useCommands();
-  const [id] = useState(newId);
+  /** Its own name, so that a second tap is the same weighing; the next one has another. */
+  const [id, setId] = useState(newId);
   const form = useContractForm({
     schema: trimSchema,
     was: null,
-    blank: { id },
     draftKey: `trim ${row.id}`,
     name: () => `Trim of ${row.name}`,
     path: `/kitchen?tab=larder&i=${row.id}`,
     together: ({ bought, left }) => (left > bought ? { left: 'at most what was bought' } : undefined),
-    onKeep: ({ id: draft, bought, left }) => {
-      void log([trim(row.id, bought, left, draft)], `${capital(row.name)}: ${Math.round((left / bought) * 100)} % left`);
-      form.set({ id: newId(), bought: '', left: '' });
+    onKeep: ({ bought, left }) => {
+      void log([trim(row.id, bought, left, id)], `${capital(row.name)}: ${Math.round((left / bought) * 100)} % left`);
+      setId(newId());
       form.drop();
     },
   });
