@@ -44,9 +44,9 @@ test('a meal half logged is there after a reload, is gone on with from Today, an
 }) => {
   await page.goto(`${server.address}/eat?log=tonight`);
   const marit = page.getByRole('dialog').getByRole('group', { name: 'Marit' });
-  const before = await marit.innerText();
+  const before = await marit.textContent();
   await marit.getByRole('button', { name: 'Marit: less' }).click();
-  const said = await marit.innerText();
+  const said = (await marit.textContent())!;
   expect(said).not.toBe(before);
   await page.waitForTimeout(400);
   await page.reload();

@@ -158,6 +158,8 @@ export const theme = createTheme({
     },
     Drawer: { defaultProps: { padding: 16 }, classNames: { title: c.sheetTitle, content: c.drawer, close: c.close } },
     RadioCard: { classNames: { card: c.radioCard } },
+    Notifications: { classNames: { root: c.notices } },
+    Notification: { classNames: { root: c.notice, body: c.noticeBody, description: c.noticeText, closeButton: c.noticeClose } },
     Tabs: { classNames: { tab: c.tab } },
     Kbd: { classNames: { root: c.kbd } },
   },

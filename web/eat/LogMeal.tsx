@@ -196,7 +196,8 @@ function Form({
 export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: string; day?: string | undefined; onClose: () => void }) {
   const all = [...data.fridge, ...data.eatFirst, ...data.probable, ...data.past];
   const tonight = data.evenings[0]?.packs.filter((p) => p.dinner && p.firstEvening <= data.today) ?? [];
-  const start = what === 'tonight' ? tonight.filter((p) => p.recipeId === tonight[0]?.recipeId) : all.filter((p) => what.split(',').includes(p.packId));
+  const start =
+    what === 'tonight' ? tonight.filter((p) => p.recipeId === tonight[0]?.recipeId) : all.filter((p) => what.split(',').includes(p.packId));
   const [packs, setPacks] = useState<readonly PackBrief[]>(start);
   const [q, setQ] = useState('');
   const found = all.filter((p) => `${p.name} ${p.code}`.toLowerCase().includes(q.toLowerCase()));

@@ -1,6 +1,6 @@
 import { ActionIcon, AppShell, Box, Button, Group, Text } from '@mantine/core';
 import { IconDots, IconSearch } from '@tabler/icons-react';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState, type ComponentType } from 'react';
 import { Link, Outlet, useLocation, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
 import type { FrameAnswer } from '#core/queries';
@@ -17,8 +17,6 @@ import c from './Frame.module.css';
 
 const bringFinder = () => import('./Finder.tsx');
 const Finder = lazy(bringFinder);
-const bringNotices = () => import('./Notices.tsx');
-const Notices = lazy(bringNotices);
 const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
 const DamagePage = lazy(() => import('./DamagePage.tsx').then((m) => ({ default: m.DamagePage })));
 const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
@@ -123,6 +121,19 @@ function Notes({ zone }: { zone: string }) {
   );
 }
 
+/** The notices' part once it is wanted; without a connection the page goes on without it, and the next notice asks again. */
+function useNotices(wanted: boolean): ComponentType | undefined {
+  const [part, setPart] = useState<{ Notices: ComponentType }>();
+  useEffect(() => {
+    if (!wanted || part) return;
+    import('./Notices.tsx').then(
+      (m) => setPart({ Notices: m.default }),
+      () => undefined,
+    );
+  }, [wanted, part]);
+  return part?.Notices;
+}
+
 /** Rail, store strip, the page, and what was just done. */
 export function Frame() {
   const { data, error } = useFrameQuery(undefined, { pollingInterval: 30_000, skipPollingIfUnfocused: true });
@@ -132,6 +143,7 @@ export function Frame() {
   const noticed = useAppSelector((s) => s.toast.current !== undefined);
   /** The first page stands: what is not seen on it may come. */
   const [quiet, setQuiet] = useState(false);
+  const Notices = useNotices(quiet || noticed);
   const [open, setOpen] = useState<Open>();
   const onFind = useCallback((byCode: boolean) => setOpen(byCode ? 'code' : 'find'), []);
   const onSheet = useCallback(() => setOpen('keys'), []);
@@ -204,7 +216,7 @@ export function Frame() {
         )}
       </AppShell.Main>
       <BottomBar />
-      <Suspense fallback={null}>{(quiet || noticed) && <Notices />}</Suspense>
+      {Notices && <Notices />}
       {open && (
         <Suspense fallback={null}>
           {(open === 'find' || open === 'code') && <Finder byCode={open === 'code'} onClose={close} />}

@@ -1,12 +1,9 @@
-import { Group, Text, UnstyledButton } from '@mantine/core';
+import { Button, Group, Text } from '@mantine/core';
 import { notifications, Notifications } from '@mantine/notifications';
-import '@mantine/core/styles/Notification.layer.css';
-import '@mantine/notifications/styles.layer.css';
 import { useEffect } from 'react';
 import { useCommands } from '../sync/commands.ts';
 import { useAppDispatch, useAppSelector } from '../sync/store.ts';
 import { closed, type Toast } from '../sync/toastSlice.ts';
-import c from './Notices.module.css';
 
 const showMs = 10_000;
 
@@ -21,9 +18,9 @@ function Words({ toast }: { toast: Toast }) {
         {waiting ? ' (kept here)' : ''}
       </Text>
       {toast.undo && (
-        <UnstyledButton className={c.undo} onClick={() => toast.undo && void undo(toast.undo)}>
+        <Button variant="outline" size="sm" onClick={() => toast.undo && void undo(toast.undo)}>
           Undo
-        </UnstyledButton>
+        </Button>
       )}
     </Group>
   );
@@ -42,8 +39,7 @@ export default function Notices() {
       message: <Words toast={toast} />,
       onClose: () => dispatch(closed(toast.id)),
       closeButtonProps: { 'aria-label': 'Close' },
-      classNames: { root: c.root, body: c.body, description: c.words, closeButton: c.close },
     });
   }, [toast, dispatch]);
-  return <Notifications position="bottom-center" limit={1} zIndex={290} transitionDuration={0} className={c.place} />;
+  return <Notifications position="bottom-center" limit={1} zIndex={290} transitionDuration={0} />;
 }

@@ -14,7 +14,7 @@ import {
   Title,
   type BoxProps,
 } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import type { SaidCaution } from '#core/safety';
 import type { Due } from '#core/store';
 import { sayError } from '../sync/api.ts';
@@ -195,9 +195,18 @@ export function Stepper({
   max?: number;
   step?: number;
 }) {
+  // two taps in a row are two steps, also while the page still works out what the first one came to
+  const latest = useRef(value);
+  useEffect(() => {
+    latest.current = value;
+  }, [value]);
+  const go = (by: number) => (): void => {
+    latest.current = Math.min(max, Math.max(min, latest.current + by));
+    onChange(latest.current);
+  };
   return (
     <Group gap={8} wrap="nowrap" role="group" aria-label={label} data-again>
-      <ActionIcon aria-label={`${label}: less`} disabled={value <= min} onClick={() => onChange(Math.max(min, value - step))}>
+      <ActionIcon aria-label={`${label}: less`} disabled={value <= min} onClick={go(-step)}>
         −
       </ActionIcon>
       {say(value) !== '' && (
@@ -205,7 +214,7 @@ export function Stepper({
           {say(value)}
         </Text>
       )}
-      <ActionIcon aria-label={`${label}: more`} disabled={value >= max} onClick={() => onChange(Math.min(max, value + step))}>
+      <ActionIcon aria-label={`${label}: more`} disabled={value >= max} onClick={go(step)}>
         +
       </ActionIcon>
     </Group>
