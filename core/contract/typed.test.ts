@@ -65,6 +65,12 @@ describe('a document in a form', () => {
     expect(read.ok && Object.keys(read.value)).toEqual(['id', 'name', 'kind', 'count', 'fillShare']);
   });
 
+  it('keeps a no that stands alone in its group', () => {
+    const schema = householdSchema.pick({ reminders: true });
+    const never = { reminders: { askDinner: false } };
+    expect(readForm(schema, typedOf(schema, never))).toEqual({ ok: true, value: never });
+  });
+
   it('says what a field must be with its own bounds and unit', () => {
     expect(wrong(containerSchema, tub, { brimMl: '4,5x', owned: '2.5', name: ' ' })).toEqual({
       brimMl: 'more than 0 and at most 30,000 ml',

@@ -57,10 +57,9 @@ function typedValue(schema: z.core.$ZodType, value: unknown): unknown {
 export const typedOf = <S extends z.ZodObject>(schema: S, document: Partial<z.output<S>>): Typed<z.output<S>> =>
   typedValue(schema, document) as Typed<z.output<S>>;
 
+/** Nothing was said: a group whose fields are all empty. A no is something that was said. */
 const isNothing = (v: unknown): boolean =>
-  v === undefined ||
-  v === '' ||
-  (typeof v === 'object' && v !== null && !Array.isArray(v) && Object.values(v).every((x) => isNothing(x) || x === false));
+  v === undefined || v === '' || (typeof v === 'object' && v !== null && !Array.isArray(v) && Object.values(v).every(isNothing));
 
 function valueOf(schema: z.core.$ZodType, typed: unknown): unknown {
   const s = bare(schema);

@@ -14,12 +14,15 @@ interface Props {
   /** A day without its year is the next one, or the last one. */
   year?: DayReading['year'];
   w?: number;
+  /** What is wrong with it beside not being a day. */
+  error?: string | undefined;
+  'data-path'?: string | undefined;
 }
 
 const names = { nextMonth: 'Next month', previousMonth: 'Previous month', nextYear: 'Next year', previousYear: 'Previous year' };
 
 /** A day, typed in the household's own order or chosen from a calendar; what is no day stays as it is typed, and says so. */
-export function DayField({ label, value, onChange, year = 'next', w = 170 }: Props) {
+export function DayField({ label, value, onChange, year = 'next', w = 170, error, 'data-path': path }: Props) {
   const frame = useAppSelector(selectFrame);
   const [typed, setTyped] = useState('');
   const [bad, setBad] = useState(false);
@@ -39,7 +42,8 @@ export function DayField({ label, value, onChange, year = 'next', w = 170 }: Pro
       }}
       onInput={(e) => setTyped(e.currentTarget.value)}
       onBlur={() => setBad(noDay)}
-      error={bad && 'Not a day: type it as 3 Dec 2026'}
+      error={bad ? 'Not a day: type it as 3 Dec 2026' : error}
+      data-path={path}
       dateParser={(text) => read(text) ?? null}
       valueFormat={sayDayYear}
       // what is a day is shown in full; what is none stays as it was typed
