@@ -1,26 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { z } from 'zod';
+import { olderTub } from './fixtures.ts';
 import { containerSchema, eaterSchema, equipmentSchema, householdSchema, placeSchema } from './kitchen.ts';
 import { ingredientRowSchema, priceSchema } from './reference.ts';
 import { readForm, typedLike, typedOf } from './typed.ts';
 
-const tub = containerSchema.parse({
-  id: 'tub',
-  name: 'Half-litre tub',
-  shape: 'tub',
-  brimMl: 500,
-  fillMl: 430,
-  heightMm: 64,
-  widthMm: 108,
-  footMm: 92,
-  depthMm: 108,
-  owned: 6,
-  oneUse: false,
-  materialId: 'm_pp',
-  microwave: 'unknown',
-  costCents: 35,
-});
+const tub = containerSchema.parse({ ...olderTub, microwave: 'unknown', costCents: 35 });
 const pot = equipmentSchema.parse({ id: 'pot', name: 'Pot', kind: 'pot', count: 1, litres: 9.5, fillShare: 0.85, marks: { pureeMl: 900 } });
 const anna = eaterSchema.parse({
   id: 'anna',

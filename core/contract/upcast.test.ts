@@ -1,3 +1,4 @@
+import { olderTub } from './fixtures.ts';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { z } from 'zod';
@@ -45,22 +46,8 @@ describe('values of older versions', () => {
     );
   });
   it('a container from before the question about microwaves is one of which nobody knows', () => {
-    const tub = {
-      id: 'tub',
-      name: 'Tub',
-      shape: 'tub',
-      brimMl: 500,
-      fillMl: 430,
-      heightMm: 64,
-      widthMm: 108,
-      footMm: 92,
-      depthMm: 108,
-      owned: 6,
-      oneUse: false,
-      materialId: 'm_pp',
-    };
-    expect(readDocument('container', 1, tub).value?.microwave).toBe('unknown');
-    expect(readDocument('container', 1, { ...tub, microwave: 'no' }).value?.microwave).toBe('no');
-    expect(readDocument('container', 2, tub)).toHaveProperty('why');
+    expect(readDocument('container', 1, olderTub).value?.microwave).toBe('unknown');
+    expect(readDocument('container', 1, { ...olderTub, microwave: 'no' }).value?.microwave).toBe('no');
+    expect(readDocument('container', 2, olderTub)).toHaveProperty('why');
   });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '#core/kitchen';
-import { pilesOf, zoneFreeMl, type Piled } from './piles.ts';
+import { pilesOf, zoneFreeMl } from './piles.ts';
 
 const pack = fc.record({
   packId: fc.uuid(),
@@ -16,7 +16,6 @@ const pack = fc.record({
   zoneId: fc.constantFrom('top', 'left'),
 });
 const packs = fc.uniqueArray(pack, { selector: (p) => p.packId, maxLength: 40 });
-const rank = (p: Piled): string => p.due.day ?? '';
 
 describe('piles', () => {
   it('hold every pack exactly once, and all that is in them', () => {
@@ -41,20 +40,25 @@ describe('piles', () => {
       }),
     );
   });
-  it('come soonest first, in themselves too, and what nobody dated before all', () => {
+  it('keep the order of use that they are given, among themselves and within', () => {
     fc.assert(
-      fc.property(packs, (list) => {
-        const piles = pilesOf(list, 'spot');
-        const tops = piles.map((p) => rank(p.packs[0]!));
-        expect(tops).toEqual(tops.toSorted());
-        for (const p of piles) expect(p.packs.map(rank)).toEqual(p.packs.map(rank).toSorted());
+      fc.property(packs, fc.constantFrom('dish' as const, 'spot' as const), (list, where) => {
+        const at = new Map(list.map((p, i) => [p.packId, i]));
+        const places = pilesOf(list, where).map((p) => p.packs.map((x) => at.get(x.packId)!));
+        for (const pile of places) expect(pile).toEqual(pile.toSorted((a, b) => a - b));
+        expect(places.map(([top]) => top)).toEqual(places.map(([top]) => top!).toSorted((a, b) => a - b));
       }),
     );
   });
-  it('do not depend on the order in which packs are told', () => {
+  it('say the earliest day of any, and the smallest and largest pack', () => {
     fc.assert(
       fc.property(packs, (list) => {
-        expect(pilesOf(list.toReversed(), 'spot')).toEqual(pilesOf(list, 'spot'));
+        for (const p of pilesOf(list, 'dish')) {
+          const days = p.packs.map((x) => x.due.day).filter((d) => d !== undefined);
+          expect(p.soonest).toBe(days.toSorted()[0]);
+          expect(p.packs.every((x) => x.left >= p.least && x.left <= p.most)).toBe(true);
+          expect(p.packs.some((x) => x.left === p.least) && p.packs.some((x) => x.left === p.most)).toBe(true);
+        }
       }),
     );
   });

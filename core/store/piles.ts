@@ -14,7 +14,7 @@ export interface Piled {
   zoneId?: string;
 }
 
-/** Packs of one dish that lie together, the soonest due on top. */
+/** Packs of one dish that lie together, the one to be used first on top. */
 export interface Pile<P extends Piled = Piled> {
   key: string;
   name: string;
@@ -30,15 +30,11 @@ export interface Pile<P extends Piled = Piled> {
   soonest?: Day;
 }
 
-/** The day that orders packs: what nobody dated comes before all that is dated. */
-const rank = (p: Piled): string => p.due.day ?? '';
-
-const byDue = (a: Piled, b: Piled): number => rank(a).localeCompare(rank(b)) || a.packId.localeCompare(b.packId);
-
 /**
  * Lays packs of one dish onto piles: of the whole store, or shelf by shelf.
+ * @param packs in the order they are to be used ({@link useFirst}); it is kept, in each pile and among the piles
  * @param where `spot`: a pile for each shelf that a dish lies on
- * @returns the pile that is due first comes first; every pack lies on exactly one
+ * @returns every pack lies on exactly one
  * @example pilesOf([gratin1, gratin2, soup], 'dish').map((p) => p.packs.length) // [2, 1]
  */
 export function pilesOf<P extends Piled>(packs: readonly P[], where: 'dish' | 'spot'): Pile<P>[] {
@@ -50,27 +46,23 @@ export function pilesOf<P extends Piled>(packs: readonly P[], where: 'dish' | 's
     if (group) group.push(p);
     else groups.set(key, [p]);
   }
-  return [...groups]
-    .map(([key, list]): Pile<P> => {
-      const sorted = list.toSorted(byDue);
-      const [top] = sorted;
-      const lefts = list.map((p) => p.left);
-      const soonest = sorted.find((p) => p.due.day !== undefined)?.due.day;
-      return {
-        key,
-        name: top?.name ?? '',
-        kind: top?.kind ?? 'meal',
-        packs: sorted,
-        left: lefts.reduce((s, n) => s + n, 0),
-        least: Math.min(...lefts),
-        most: Math.max(...lefts),
-        outerMl: list.reduce((s, p) => s + p.outerMl, 0),
-        ...(soonest !== undefined && { soonest }),
-      };
-    })
-    .toSorted((a, b) => byDue(a.packs[0] ?? noPack, b.packs[0] ?? noPack));
+  return [...groups].map(([key, list]): Pile<P> => {
+    const [top] = list;
+    const lefts = list.map((p) => p.left);
+    const [soonest] = list.flatMap((p) => p.due.day ?? []).toSorted();
+    return {
+      key,
+      name: top?.name ?? '',
+      kind: top?.kind ?? 'meal',
+      packs: list,
+      left: lefts.reduce((s, n) => s + n, 0),
+      least: Math.min(...lefts),
+      most: Math.max(...lefts),
+      outerMl: list.reduce((s, p) => s + p.outerMl, 0),
+      ...(soonest !== undefined && { soonest }),
+    };
+  });
 }
-const noPack: Piled = { packId: '', name: '', kind: 'meal', left: 0, outerMl: 0, due: {} };
 
 /**
  * What of a shelf or basket is free, its share of the place's usable litres less what lies on it.

@@ -121,6 +121,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
           {piles.slice(0, shownDishes).flatMap((pile) => {
             const [first, ...others] = pile.packs;
             if (!first) return [];
+            const left = pile.left - first.left;
             const shown = fanned.includes(pile.key);
             const toggle = (): void => setFanned(shown ? fanned.filter((k) => k !== pile.key) : [...fanned, pile.key]);
             return [
@@ -130,7 +131,7 @@ export function EatFirst({ data, onLog }: { data: EatAnswer; onLog: (packId: str
                   <Anchor component="button" type="button" size="xs" aria-expanded={shown} onClick={toggle}>
                     {shown
                       ? 'only the first'
-                      : `and ${countOf(others.length, 'pack')} more, ${sayPortions(pile.left - first.left)} ${portionName(pile.kind, pile.left)}`}
+                      : `and ${countOf(others.length, 'pack')} more, ${sayPortions(left)} ${portionName(pile.kind, left)}`}
                   </Anchor>
                 ),
               ),

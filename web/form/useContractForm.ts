@@ -98,12 +98,18 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
   const form: UseFormReturnType<Typed<T>> = useForm<Typed<T>>({ initialValues: typed, validate: check });
   const { setValues } = form;
   const shown = useRef(typed);
+  const early = useRef(false);
   useEffect(() => {
-    // a step back, a draft of before: the page shows what the draft says
-    if (shown.current === typed) return;
-    shown.current = typed;
-    setValues(typed);
-  }, [typed, setValues]);
+    if (!draft || shown.current === typed) return;
+    // letters that were quicker than what this device kept are not lost, unless it kept a draft
+    if (!draft.dirty && early.current) draft.edit({ typed: shown.current, was });
+    else {
+      // a step back, a draft of before: the page shows what the draft says
+      shown.current = typed;
+      setValues(typed);
+    }
+    early.current = false;
+  }, [draft, typed, was, setValues]);
   const live = useRef({ draft, was, clearFieldError: form.clearFieldError });
   useEffect(() => {
     live.current = { draft, was, clearFieldError: form.clearFieldError };
@@ -111,6 +117,7 @@ export function useContractForm<S extends z.ZodObject>(options: FormOptions<S>):
   const change = useCallback(
     (next: Typed<T>, field?: string): void => {
       shown.current = next;
+      early.current = live.current.draft === undefined;
       setValues(next);
       live.current.draft?.edit({ typed: next, was: live.current.was }, field);
     },

@@ -4,6 +4,7 @@ import { usableShareOf } from '#core/store';
 import { Chips, Field, ListField, Pick } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { newId } from '../sync/device.ts';
+import { shelved } from './shelves.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
 const kinds = [
@@ -74,9 +75,7 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
           value={values.zones.map((z) => z.name)}
           error={zoneError}
           data-path="zones"
-          onChange={(names) =>
-            set({ zones: names.map((name, i) => ({ id: values.zones[i]?.id ?? newId(), name, litres: values.zones[i]?.litres ?? '1' })) })
-          }
+          onChange={(names) => set({ zones: shelved(names, form.initial.typed.zones, values.zones) })}
         />
       </Group>
       {freezes && (

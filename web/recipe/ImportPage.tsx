@@ -2,7 +2,6 @@ import { Button, Card, FileButton, Group, Text, Title } from '@mantine/core';
 import { useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { z } from 'zod';
-import { revisionSchema } from '#core/contract';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { sayError, useReadRecipeMutation } from '../sync/api.ts';
 import { notReadable } from '../ui/readable.ts';
@@ -10,17 +9,30 @@ import { Empty, PageHead, Page } from '../ui/ui.tsx';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
 import { FeelScale } from '../draw/FeelScale.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import { answersSchema } from './ReviewCard.tsx';
 import { Review, reviewOf, type Reviewed } from './Review.tsx';
 import { Note } from '../ui/Note.tsx';
 
-/** What was read of a file and waits for a look: the lines must be lines, the rest is asked by the review itself. */
+/** A recipe as it was read; a line of it may be half changed. */
+const readSchema = z.custom<Reviewed['draft']>(
+  (v) =>
+    z
+      .looseObject({
+        revision: z.looseObject({ lines: z.array(z.looseObject({ id: z.string(), written: z.string() })), steps: z.array(z.unknown()) }),
+      })
+      .safeParse(v).success,
+);
+/** What was read of a file and waits for a look, as it was left. */
 const underReview = z.object({
   at: z.number(),
   list: z.array(
-    z.custom<Reviewed>(
-      (v) =>
-        revisionSchema.omit({ id: true, recipeId: true, madeAt: true }).safeParse((v as Partial<Reviewed> | null)?.draft?.revision).success,
-    ),
+    z.object({
+      draft: readSchema,
+      name: z.string(),
+      answers: answersSchema,
+      more: z.string(),
+      ids: z.object({ recipeId: z.string(), id: z.string() }),
+    }),
   ),
 });
 const nothing: z.infer<typeof underReview> = { at: 0, list: [] };

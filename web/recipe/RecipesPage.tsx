@@ -8,6 +8,7 @@ import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Columns } from '../ui/Columns.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
+import { useTyped } from '../ui/useTyped.ts';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
 import { StarterShelf } from '../welcome/StarterShelf.tsx';
 
@@ -28,6 +29,7 @@ export function RecipesPage() {
       },
       { replace: true },
     );
+  const [text, type] = useTyped(q, (next) => set('q', next));
   const shown = useMemo(() => {
     const words = q.toLowerCase().split(/\s+/).filter(Boolean);
     return (data ?? []).filter(
@@ -74,8 +76,8 @@ export function RecipesPage() {
               type="search"
               placeholder="Name, tag or allergen"
               aria-label="Search recipes"
-              value={q}
-              onChange={(e) => set('q', e.currentTarget.value)}
+              value={text}
+              onChange={(e) => type(e.currentTarget.value)}
             />
             <Group gap={8} className="chips" role="group" aria-label="Kind">
               {present.map((k) => (

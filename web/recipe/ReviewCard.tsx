@@ -11,7 +11,7 @@ import { useCommands } from '../sync/commands.ts';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
 
-const answersSchema = z.object({
+export const answersSchema = z.object({
   kind: kindSchema,
   servings: z.string(),
   amount: z.string(),

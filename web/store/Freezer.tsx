@@ -8,7 +8,7 @@ import { pilesOf, zoneFreeMl, type Pile as PileOf, type PlaceRoom } from '#core/
 import { Pile, sayEach } from '../draw/Pile.tsx';
 import c from '../draw/Pile.module.css';
 import { useMeasures } from '../sync/measures.ts';
-import type { Carried } from './useCarry.ts';
+import type { Carried } from './carrying.ts';
 
 /** Piles drawn on a shelf; the rest is in the list. */
 const mostPiles = 12;

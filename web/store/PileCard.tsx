@@ -14,7 +14,7 @@ import { placeName } from '../ui/packWords.ts';
 import { SpotSelect, type Spot } from '../ui/SpotSelect.tsx';
 import { ColdLine, pullFor } from './ColdLine.tsx';
 import type { PackPile } from './Freezer.tsx';
-import type { Carried } from './useCarry.ts';
+import type { Carried } from './carrying.ts';
 
 /** One pack of the pile: its code and date; chosen by a tap, carried to a shelf by itself. */
 function PackChip({ pack, on, onChoose }: { pack: PackBrief; on: boolean; onChoose: () => void }) {

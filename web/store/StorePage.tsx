@@ -5,6 +5,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router';
 import { putAway } from '#core/commands';
 import { allKinds, countOf, sayDay } from '#core/kitchen';
 import type { PackBrief, StoreAnswer } from '#core/queries';
+import { readCode } from '#core/pack';
 import { pilesOf } from '#core/store';
 import { PastCard } from '../eat/PastCard.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -13,6 +14,7 @@ import { useCommands } from '../sync/commands.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Note } from '../ui/Note.tsx';
+import { useTyped } from '../ui/useTyped.ts';
 import { useAfterPaint } from '../ui/useAfterPaint.ts';
 import { placeName } from '../ui/packWords.ts';
 import { Page, PageHead, Waiting } from '../ui/ui.tsx';
@@ -20,20 +22,23 @@ import { EmptyStore } from './EmptyStore.tsx';
 import { Freezer, type PackPile } from './Freezer.tsx';
 import { PileCard } from './PileCard.tsx';
 import { StoreList } from './StoreList.tsx';
-import { carriedOf, sayCarrying, spotUnder, useCarry, type Carried } from './useCarry.ts';
+import { carriedOf, sayCarrying, spotUnder, type Carried } from './carrying.ts';
+import { useCarry } from './useCarry.ts';
 
-/** A code as it stands on a lid. */
-const codeShape = /^[0-9A-Z]{5}$/i;
-
-/** One field for all: a name, a place, a code; Enter on a code opens its pack, also one that is long eaten. */
+/** One field for all: a name, a place, a code; Enter on a code opens its pack, also one that is long eaten, and on a slip of the hand the page that offers the near ones. */
 function Search({ q, onChange, packs }: { q: string; onChange: (q: string) => void; packs: readonly PackBrief[] }) {
   const navigate = useNavigate();
+  const [text, type] = useTyped(q, onChange);
   return (
     <form
       onSubmit={(e) => {
         e.preventDefault();
-        const code = q.trim().toUpperCase();
-        if (packs.some((p) => p.code === code) || (codeShape.test(code) && /\d/.test(code))) void navigate(`/p/${code}`);
+        const codes = packs.map((p) => p.code);
+        const read = readCode(text, codes);
+        // a word that might be a mistyped code is one only when it leads to a pack
+        const near = read.kind === 'solved' ? read.offers.filter((o) => codes.includes(o)) : read.kind === 'wrong' ? read.near : [];
+        if (read.kind === 'exact') void navigate(`/p/${read.code}`);
+        else if (near.length > 0) void navigate(`/p/${encodeURIComponent(text.trim())}`);
       }}
     >
       <TextInput
@@ -41,8 +46,8 @@ function Search({ q, onChange, packs }: { q: string; onChange: (q: string) => vo
         type="search"
         placeholder="Name, place or the code on a lid"
         aria-label="Find packs: name, place or code"
-        value={q}
-        onChange={(e) => onChange(e.currentTarget.value)}
+        value={text}
+        onChange={(e) => type(e.currentTarget.value)}
       />
     </form>
   );

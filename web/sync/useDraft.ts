@@ -41,7 +41,9 @@ export function useDraft<T>({ kind, key, name, path, initial, read }: DraftOptio
   const ready = useAppSelector((s) => s.drafts.ready);
   const draft = useAppSelector((s) => s.drafts.byKey[key]);
   const present = draft?.present;
-  const kept = useMemo(() => (present === undefined ? undefined : read(present)), [present, read]);
+  const restored = draft?.restored === true;
+  // what this page itself put there has its shape, however odd a figure is while it is typed
+  const kept = useMemo(() => (present === undefined ? undefined : restored ? read(present) : (present as T)), [present, restored, read]);
   const value = kept ?? initial;
   const edit = useCallback(
     (next: T, field?: string) =>
@@ -55,7 +57,7 @@ export function useDraft<T>({ kind, key, name, path, initial, read }: DraftOptio
   return {
     value,
     dirty: kept !== undefined,
-    restored: kept !== undefined && draft?.restored === true,
+    restored: kept !== undefined && restored,
     edit,
     undo: draft && draft.past.length > 0 ? undo : undefined,
     redo: draft && draft.future.length > 0 ? redo : undefined,

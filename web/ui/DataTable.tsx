@@ -1,6 +1,7 @@
 import { Box, Group, Pagination, Table, Text, UnstyledButton } from '@mantine/core';
 import { useState, type ReactNode } from 'react';
 import { countOf } from '#core/kitchen';
+import { tableRows } from './tableRows.ts';
 import c from './DataTable.module.css';
 
 /** One column: a new one is a line in a list of these. */
@@ -26,18 +27,16 @@ interface Props<Row> {
 
 type Sort = { key: string; down: boolean } | undefined;
 
-const compare = (a: string | number, b: string | number): number =>
-  typeof a === 'number' && typeof b === 'number' ? a - b : String(a).localeCompare(String(b), 'en', { numeric: true });
-
 /** A table of many rows: sorted by a tap on a head, twenty-five a page, one card a row on a phone. */
 export function DataTable<Row>({ label, columns, rows, rowKey, chosen, pageSize = 25 }: Props<Row>) {
   const [sort, setSort] = useState<Sort>();
   const [page, setPage] = useState(1);
-  const by = columns.find((x) => x.key === sort?.key)?.by;
-  const sorted = by ? rows.toSorted((a, b) => compare(by(a), by(b)) * (sort?.down ? -1 : 1)) : rows;
-  const pages = Math.max(1, Math.ceil(rows.length / pageSize));
-  const at = Math.min(page, pages);
-  const shown = sorted.slice((at - 1) * pageSize, at * pageSize);
+  const {
+    shown,
+    from,
+    page: at,
+    pages,
+  } = tableRows(rows, { by: columns.find((x) => x.key === sort?.key)?.by, down: sort?.down }, page, pageSize);
   const turn = (key: string): void => {
     setSort((was) => (was?.key !== key ? { key, down: false } : was.down ? undefined : { key, down: true }));
     setPage(1);
@@ -83,7 +82,7 @@ export function DataTable<Row>({ label, columns, rows, rowKey, chosen, pageSize 
       {pages > 1 && (
         <Group justify="space-between" mt={10}>
           <Text size="xs" c="dimmed" role="status">
-            {(at - 1) * pageSize + 1} to {Math.min(rows.length, at * pageSize)} of {countOf(rows.length, 'row')}
+            {from + 1} to {from + shown.length} of {countOf(rows.length, 'row')}
           </Text>
           <Box component="nav" aria-label={`Pages of ${label}`}>
             <Pagination
