@@ -16,6 +16,8 @@ const elsewhere = /^(print|save the|download|choose|open the picture|take a pict
 
 const parts = 4;
 const mostDeep = 6;
+/** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
+const mostAgain = 10;
 
 async function pagesOf(server: RunningServer): Promise<string[]> {
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
@@ -181,8 +183,11 @@ async function after(page: Page): Promise<string[]> {
 
 type How = 'once' | 'twice' | 'held';
 
-/** Taps a spot once more if a control that says and shows the same as before still lies there. */
-async function tapAgain(page: Page, at: { x: number; y: number }, name: string, before: string): Promise<void> {
+/** A tap later than this after the one before is no longer an impatient one; Tambo takes half a second. */
+const impatientMs = 450;
+
+/** Taps a spot once more if a control that says and shows the same as before still lies there; whether the machine was quick enough for it to be impatient. */
+async function tapAgain(page: Page, at: { x: number; y: number }, name: string, before: string, since: number): Promise<boolean> {
   await controls(page);
   const same = await page.evaluate(
     ({ x, y, says, stood }) => {
@@ -194,7 +199,9 @@ async function tapAgain(page: Page, at: { x: number; y: number }, name: string, 
     },
     { ...at, says: name, stood: before },
   );
-  if (same) await page.mouse.click(at.x, at.y);
+  if (!same) return true;
+  await page.mouse.click(at.x, at.y);
+  return Date.now() - since < impatientMs;
 }
 
 /** Taps a control of the page as it stands; what waits in the queue then. Undefined when it is not there, or something else lies over it. */
@@ -207,10 +214,11 @@ async function tapHere(page: Page, step: Named, how: How): Promise<string[] | un
       const before = await stateOf(c);
       await c.scrollIntoViewIfNeeded({ timeout: 1500 });
       const at = await c.boundingBox();
+      const since = Date.now();
       await c.dblclick({ timeout: 1500 });
       // an impatient third tap on the same spot, while what is there says the same: what has switched is switched back on purpose
-      await page.waitForTimeout(250);
-      if (at) await tapAgain(page, { x: at.x + at.width / 2, y: at.y + at.height / 2 }, step.name, before);
+      await page.waitForTimeout(150);
+      if (at && !(await tapAgain(page, { x: at.x + at.width / 2, y: at.y + at.height / 2 }, step.name, before, since))) return undefined;
     } else {
       await c.focus();
       // a tick is a field: it answers to the space bar alone
@@ -293,7 +301,8 @@ test.describe('every control', () => {
         for (const { path: steps, once } of await actingOn(page, address)) {
           const says = `${url}: ${steps.map((s) => s.name).join(' > ')}`;
           for (const how of ['twice', 'held'] as const) {
-            const did = (await tap(page, address, steps, how)) ?? (await tap(page, address, steps, how));
+            let did = await tap(page, address, steps, how);
+            for (let again = 0; did === undefined && again < mostAgain; again += 1) did = await tap(page, address, steps, how);
             expect.soft(did, `${says}, ${how}`).toEqual(once);
           }
           tried += 1;

@@ -9,7 +9,10 @@ const actsOnce = (target: EventTarget | null): boolean =>
 
 /** Where the next thing takes the place of the one that was done, in the same control. */
 const moving = '[data-next]';
-/** An impatient tap on the same spot, where another control of its kind lies now, is the one before: the next task's "Done" is not meant yet. */
+/**
+ * An impatient tap on the same spot, where another control of its kind lies now, is the one before: the next task's "Done" is not meant yet.
+ * Counted from when the page was drawn after the tap, so that a busy device shortens nobody's time to see what lies there now.
+ */
 const onePlaceMs = 500;
 const onePlacePx = 16;
 
@@ -47,7 +50,10 @@ export function startOneTap(): void {
     const moved = control !== null && (control.closest(moving) !== null || (control !== last.control && wordOf(control) === last.word));
     // a key's click has no place
     if (e.detail > 1 || (e.detail === 1 && moved && near)) return stop(e);
-    if (e.detail === 1) last = { x: e.clientX, y: e.clientY, at: e.timeStamp, control, word: wordOf(control) };
+    if (e.detail !== 1) return;
+    const tap: Tap = { x: e.clientX, y: e.clientY, at: e.timeStamp, control, word: wordOf(control) };
+    last = tap;
+    requestAnimationFrame(() => requestAnimationFrame((drawn) => (tap.at = drawn)));
   };
   const onKey = (e: KeyboardEvent): void => {
     if (e.key !== 'Enter' && e.key !== ' ') return;
