@@ -2,7 +2,7 @@ export type { Because, Explained } from './explained.ts';
 export type { Confidence, Densities, IngredientRow, LifeRow, Range, ReferenceRow } from './data/types.ts';
 export { fromNumber, over, plus, times, toNumber, type Rational } from './rational.ts';
 export { convert, inBase, unitFacts, unitNamed, unitWords, type Quantity } from './units.ts';
-export { densityFor, gramsOf, type MassResult } from './mass.ts';
+export { densityFor, gramsOf, weighsAsPiece, type MassResult } from './mass.ts';
 export { measure, wholePieces, type Measured } from './rounding.ts';
 export { measureIn, sayMassIn, sayVolumeIn, spoonsAndCups, type Measure, type MeasureInput, type UnitSystem } from './measures.ts';
 export {

@@ -1,5 +1,5 @@
 import type { Household } from '#core/contract';
-import { pluralOf, sayMass, sayPortions, sayVolume } from './display.ts';
+import { isOne, pluralOf, sayMass, sayPortions, sayVolume } from './display.ts';
 import { fromNumber, toNumber } from './rational.ts';
 import { measure, wholePieces } from './rounding.ts';
 import { inBase, unitFacts, type Quantity } from './units.ts';
@@ -218,6 +218,11 @@ export function measureIn(system: UnitSystem, input: MeasureInput): Measure {
   if (!Number.isFinite(n) || n < 0) throw new RangeError(`measureIn: expected an amount of 0 or more, got ${quantity.amount}`);
   if (n === 0) return { text: 'none', error: 0, how: 'count' };
   if (quantity.unit === 'piece') return counted(n, input.whole ?? false);
+  if (unitFacts[quantity.unit].dimension === 'count') {
+    const m = counted(n, input.whole ?? false);
+    const one = unitFacts[quantity.unit].short;
+    return { ...m, text: `${m.text} ${isOne(Number((n * (1 + m.error)).toFixed(4))) ? one : pluralOf(one)}` };
+  }
   if (unitFacts[quantity.unit].dimension === 'none') {
     const count = Math.max(1, Math.round(n));
     const one = unitFacts[quantity.unit].short;
