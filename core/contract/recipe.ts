@@ -44,6 +44,8 @@ export const lineSchema = z.object({
   id: idSchema,
   /** As it was written; shown again when something was not understood. */
   written: z.string().max(400),
+  /** Several foods of one written line ("salt and pepper") carry one and the same. */
+  textId: idSchema.optional(),
   section: z.string().max(80).optional(),
   amount: rationalSchema.optional(),
   /** High end of a range ("2 to 3 onions"). */
@@ -56,6 +58,10 @@ export const lineSchema = z.object({
   ]),
   name: z.string().min(1).max(160),
   form: formSchema.optional(),
+  /** What is done to it, as written; `form` is its class. */
+  formText: z.string().max(160).optional(),
+  /** What may be taken in its place, as written. */
+  alternatives: z.array(z.string().min(1).max(160)).max(4).optional(),
   sizeMm: z.number().positive().max(200).optional(),
   note: z.string().max(200).optional(),
   moment: z.enum(['batch', 'cookDay']),
@@ -94,6 +100,16 @@ export const revisionSchema = z.object({
   serving: z.object({ amount: z.number().min(0.1).max(20_000), unit: z.enum(['g', 'ml']) }),
   /** Servings that the written amounts make. */
   servings: z.number().min(0.05).max(10_000),
+  /** What it makes, as written ("3 litres", "serves 4 to 6"). */
+  yieldText: z.string().max(120).optional(),
+  /** Minutes as its source has them; the plan reckons from its steps. */
+  times: z
+    .object({
+      prepMin: z.number().min(0).max(20_000).optional(),
+      cookMin: z.number().min(0).max(20_000).optional(),
+      totalMin: z.number().min(0).max(40_000).optional(),
+    })
+    .optional(),
   /** Finished grams per millilitre, with where it comes from. */
   density: z.object({ gPerMl: z.number().min(0.1).max(2.5), reason: z.enum(['entered', 'computed', 'learned', 'texture']) }).optional(),
   /** Volume of one cube, for what is frozen in trays. */
@@ -142,6 +158,10 @@ export const recipeSchema = z.object({
     .max(60)
     .optional(),
   rating: z.number().int().min(1).max(5).optional(),
+  /** It was the same as that one: whoever asks for this gets that. */
+  mergedInto: idSchema.optional(),
+  /** Its picture, made small. */
+  pictureId: idSchema.optional(),
 });
 
 export type ScalingRule = z.infer<typeof scalingRuleSchema>;

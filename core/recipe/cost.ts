@@ -1,5 +1,5 @@
 import type { Line, Price, Revision } from '#core/contract';
-import { inBase, toNumber, unitFacts, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import { inBase, toNumber, unitFacts, weighsAsPiece, type IngredientFinder, type IngredientRow } from '#core/kitchen';
 import { finished, scaleRecipe, weighRecipe, type ScaledLine, type ScaleOptions } from './scale/index.ts';
 
 /** What one line costs, as the used share of the packs it is bought in. */
@@ -37,7 +37,7 @@ export const newestPrice = (row: Pick<IngredientRow, 'prices'>): Price | undefin
 function boughtIn(unit: Price['unit'], scaled: ScaledLine, row: IngredientRow): number | undefined {
   const edible = (row.ediblePct ?? 100) / 100;
   if (unit === 'piece') {
-    if (scaled.exact?.unit === 'piece') return toNumber(scaled.exact.amount);
+    if (scaled.exact && weighsAsPiece(scaled.exact.unit, row)) return toNumber(scaled.exact.amount);
     return scaled.massG !== undefined && row.pieceG !== undefined ? scaled.massG / edible / row.pieceG : undefined;
   }
   if (unit === 'ml') {

@@ -4,6 +4,7 @@ import {
   fromNumber,
   measureIn,
   plus,
+  pluralOf,
   sayMass,
   sayVolume,
   times,
@@ -111,8 +112,9 @@ function amountText(amount: number, unit: Unit): string {
   const n = Math.abs(amount);
   if (unit === 'g') return sayMass(Number(n.toFixed(1)));
   if (unit === 'ml') return sayVolume(Number(n.toFixed(1)));
-  const word = unit === 'piece' ? '' : unitFacts[unit].short;
-  return `${Number(n.toFixed(2))}${word ? ` ${word}${n > 1 && unit !== 'pinch' ? 's' : n > 1 ? 'es' : ''}` : ''}`;
+  const { dimension, short: one } = unitFacts[unit];
+  const word = unit === 'piece' ? '' : n > 1 && dimension !== 'mass' && dimension !== 'volume' ? pluralOf(one) : one;
+  return `${Number(n.toFixed(2))}${word ? ` ${word}` : ''}`;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Revision } from '#core/contract';
-import type { IngredientFinder } from '#core/kitchen';
+import { unitFacts, type IngredientFinder } from '#core/kitchen';
 import { finished } from './scale/portions.ts';
 import { lineFacts } from './scale/weigh.ts';
 
@@ -34,7 +34,7 @@ const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i
 export function massCheck(revision: Revision, finder: IngredientFinder, boiledOffG = 0): MassCheck | undefined {
   if (notChecked.has(revision.kind) || revision.steps.some((s) => strained.test(s.text))) return undefined;
   const facts = lineFacts(revision, finder).filter(
-    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && f.line.unit !== 'pinch',
+    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && (f.line.unit === undefined || unitFacts[f.line.unit].dimension !== 'none'),
   );
   const weighed = facts.filter((f) => f.writtenG !== undefined);
   const outG = finished(revision, revision.servings).g;

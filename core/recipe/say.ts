@@ -58,6 +58,10 @@ export function sayWhy(b: Because): string {
       return 'cut as written';
     case 'noAmount':
       return 'written without an amount';
+    case 'range':
+      return 'written as a range: the low end is weighed, the high end is bought, so that there is enough for both';
+    case 'atMost':
+      return 'written as “up to”: the most is weighed and bought, and less may go in';
     case 'pieceWeight':
       return `one weighs about ${p(b, 'g')} g, ${p(b, 'edible')} % of it is eaten${from(b)}`;
     case 'density':

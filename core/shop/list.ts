@@ -1,4 +1,6 @@
+import type { Unit } from '#core/contract';
 import {
+  countOf,
   inBase,
   sayMassIn,
   sayVolumeIn,
@@ -29,6 +31,8 @@ export interface ShopLine {
   name: string;
   aisle: string;
   unit: 'g' | 'ml' | 'piece' | 'asNeeded';
+  /** What is counted, when it has a name: tins, bunches. */
+  each?: Unit;
   /** As-purchased amount. */
   amount: number;
   out: string;
@@ -45,12 +49,26 @@ export interface ShopSection {
 
 interface Bought {
   unit: ShopLine['unit'];
+  /** What is counted, when it has a name: tins, bunches. */
+  each?: Unit;
   amount: number;
   because: Because[];
 }
 
-/** As-purchased amount of one line: edible mass over the edible share, volumes of what is poured, whole pieces. */
+/** How much more is bought than is measured out: of a range the high end (2 to 3 onions), so that there is enough. */
+const ofRange = (line: ScaledLine): number =>
+  line.line.amountTo !== undefined && line.line.scaling.rule !== 'toTaste' && line.upTo && line.exact && toNumber(line.exact.amount) > 0
+    ? toNumber(line.upTo.amount) / toNumber(line.exact.amount)
+    : 1;
+
+/** As-purchased amount of one line: edible mass over the edible share, volumes of what is poured, whole pieces; of a range its high end. */
 function bought(line: ScaledLine, row: IngredientRow | undefined): Bought {
+  const low = boughtAsMeasured(line, row);
+  const more = ofRange(line);
+  return more === 1 ? low : { ...low, amount: low.amount * more, because: [...low.because, { code: 'range' }] };
+}
+
+function boughtAsMeasured(line: ScaledLine, row: IngredientRow | undefined): Bought {
   if (!line.exact) return { unit: 'asNeeded', amount: 0, because: [] };
   const edible = row?.ediblePct ?? 100;
   const base = inBase(line.exact);
@@ -62,22 +80,26 @@ function bought(line: ScaledLine, row: IngredientRow | undefined): Bought {
       because: edible < 100 ? [{ code: 'trim', params: { edible }, ...(row && { source: row.source }) }] : [],
     };
   if (base?.dimension === 'volume') return { unit: 'ml', amount: base.value, because: row ? [{ code: 'noDensity' }] : [] };
-  if (unitFacts[line.exact.unit].dimension === 'piece') return { unit: 'piece', amount: toNumber(line.exact.amount), because: [] };
+  const { dimension } = unitFacts[line.exact.unit];
+  if (dimension === 'piece') return { unit: 'piece', amount: toNumber(line.exact.amount), because: [] };
+  if (dimension === 'count') return { unit: 'piece', each: line.exact.unit, amount: toNumber(line.exact.amount), because: [] };
   return { unit: 'asNeeded', amount: 0, because: [] };
 }
 
-const say = (unit: ShopLine['unit'], amount: number, units: UnitSystem): string =>
+const say = ({ unit, each }: Pick<ShopLine, 'unit' | 'each'>, amount: number, units: UnitSystem): string =>
   unit === 'g'
     ? sayMassIn(units, Math.ceil(amount))
     : unit === 'ml'
       ? sayVolumeIn(units, Math.ceil(amount))
       : unit === 'piece'
-        ? String(Math.ceil(amount - 1e-9))
+        ? each
+          ? countOf(Math.ceil(amount - 1e-9), unitFacts[each].short)
+          : String(Math.ceil(amount - 1e-9))
         : 'as needed';
 
 /** "1.65 kg, about 11": counted things are bought by eye. */
-function sayBought(line: Pick<ShopLine, 'unit' | 'amount'>, row: IngredientRow | undefined, units: UnitSystem): string {
-  const text = say(line.unit, line.amount, units);
+function sayBought(line: Pick<ShopLine, 'unit' | 'each' | 'amount'>, row: IngredientRow | undefined, units: UnitSystem): string {
+  const text = say(line, line.amount, units);
   if (line.unit !== 'g' || row?.pieceG === undefined || !['greens_roots', 'fruit', 'dairy_eggs', 'herbs'].includes(row.aisle)) return text;
   const pieces = Math.ceil(line.amount / row.pieceG - 1e-9);
   const each =
@@ -106,8 +128,8 @@ export function shoppingList(dishes: readonly Dish[], finder: IngredientFinder, 
       const b = bought(scaled, row);
       const onTheDay = scaled.line.moment === 'cookDay';
       const name = row?.name ?? scaled.line.name;
-      const key = `${onTheDay ? 'day' : 'batch'}|${item.type === 'ingredient' ? item.id : name.toLowerCase()}|${b.unit}`;
-      const asked: Asked = { batchId: dish.batch.id, recipeName: dish.revision.name, amount: b.amount, text: say(b.unit, b.amount, units) };
+      const key = `${onTheDay ? 'day' : 'batch'}|${item.type === 'ingredient' ? item.id : name.toLowerCase()}|${b.unit}${b.each ? `:${b.each}` : ''}`;
+      const asked: Asked = { batchId: dish.batch.id, recipeName: dish.revision.name, amount: b.amount, text: say(b, b.amount, units) };
       const line = lines.get(key);
       if (line) {
         line.amount += b.amount;
@@ -118,6 +140,7 @@ export function shoppingList(dishes: readonly Dish[], finder: IngredientFinder, 
           name,
           aisle: row?.aisle ?? 'other',
           unit: b.unit,
+          ...(b.each && { each: b.each }),
           amount: b.amount,
           out: '',
           asked: [asked],
@@ -147,7 +170,7 @@ export interface Tick {
  * Whether a ticked line now asks for more than was ticked.
  * @example tickNote({ amount: 1200, unit: 'g', how: 'bought' }, { unit: 'g', amount: 1500 }) // 'ticked at 1.2 kg, now 1.5 kg'
  */
-export function tickNote(tick: Tick, line: Pick<ShopLine, 'unit' | 'amount'>, units: UnitSystem = 'metric'): string | undefined {
+export function tickNote(tick: Tick, line: Pick<ShopLine, 'unit' | 'each' | 'amount'>, units: UnitSystem = 'metric'): string | undefined {
   const more = line.amount > tick.amount * 1.02 + 0.5;
-  return more ? `ticked at ${say(line.unit, tick.amount, units)}, now ${say(line.unit, line.amount, units)}` : undefined;
+  return more ? `ticked at ${say(line, tick.amount, units)}, now ${say(line, line.amount, units)}` : undefined;
 }

@@ -44,7 +44,7 @@ interface RowProps {
 const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limits, open, onToggle }: RowProps) {
   const { sayMass } = useMeasures();
   const rule = l.line.scaling.rule;
-  const weighed = l.massG !== undefined && l.exact && unitFacts[l.exact.unit].dimension === 'piece' && l.massG >= 1;
+  const weighed = l.massG !== undefined && l.exact && ['piece', 'count'].includes(unitFacts[l.exact.unit].dimension) && l.massG >= 1;
   return (
     <Table.Tr bg={limits ? 'var(--saffron-pale)' : undefined}>
       <Table.Td>
@@ -83,7 +83,8 @@ const AmountRow = memo(function AmountRow({ l, tins, cut, out, also, split, limi
         )}
         {l.upTo && (
           <Text component="div" size="xs" c="dimmed">
-            then taste, up to {sayPortions(Math.round(toNumber(l.upTo.amount) * 4) / 4)} {unitFacts[l.upTo.unit].short}
+            {l.line.scaling.rule === 'toTaste' ? 'then taste, up to' : 'up to'} {sayPortions(Math.round(toNumber(l.upTo.amount) * 4) / 4)}{' '}
+            {unitFacts[l.upTo.unit].short}
           </Text>
         )}
         {tins && (

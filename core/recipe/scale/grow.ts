@@ -23,7 +23,18 @@ const ruleBecause = Object.fromEntries(
 export function grown(line: Line, factor: Rational, f: number): Grown {
   if (line.amount === undefined) return { amount: undefined, because: line.scaling.rule === 'ratio' ? [] : ruleBecause.noAmount };
   const unit = line.unit && { unit: line.unit };
-  const inProportion = times(line.amount, factor);
+  // of a range the low end is measured out; “up to four spoons” has no low end, so the high one counts
+  const low = line.amountTo !== undefined && toNumber(line.amount) === 0 ? line.amountTo : line.amount;
+  const inProportion = times(low, factor);
+  if (line.amountTo !== undefined && line.scaling.rule !== 'toTaste') {
+    const open = low === line.amountTo;
+    return {
+      amount: inProportion,
+      ...(!open && { upTo: times(line.amountTo, factor) }),
+      because: [...ruleBecause[line.scaling.rule], { code: open ? 'atMost' : 'range' }],
+      ...unit,
+    };
+  }
   if (line.scaling.rule !== 'toTaste') return { amount: inProportion, because: ruleBecause[line.scaling.rule], ...unit };
   return f <= 1
     ? { amount: inProportion, because: ruleBecause.toTaste, ...unit }

@@ -49,7 +49,9 @@ export function massOf(
 
 function factsOf(line: Line, finder: IngredientFinder): LineFacts {
   const row = line.item.type === 'ingredient' ? finder.byId(line.item.id) : undefined;
-  const written = line.amount !== undefined && line.unit ? { amount: line.amount, unit: line.unit } : undefined;
+  // “up to four spoons” counts with its high end, as it is measured out
+  const amount = line.amountTo !== undefined && line.amount === '0' ? line.amountTo : line.amount;
+  const written = amount !== undefined && line.unit ? { amount, unit: line.unit } : undefined;
   const mass = massOf(line, written, row);
   const density = row && densityFor(row, line.form);
   return {
