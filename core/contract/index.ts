@@ -1,6 +1,7 @@
 export * from './basics.ts';
 export * from './kitchen.ts';
 export * from './recipe.ts';
+export * from './writing.ts';
 export * from './reference.ts';
 export * from './session.ts';
 export * from './events.ts';

@@ -15,7 +15,10 @@ const knownShare = 0.8;
 function fromLines(revision: Revision, finder: IngredientFinder): number | undefined {
   if (!dense.has(revision.kind)) return undefined;
   const batch = lineFacts(revision, finder).filter(
-    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && (f.line.unit === undefined || unitFacts[f.line.unit].dimension !== 'none'),
+    (f) =>
+      f.line.moment === 'batch' &&
+      f.line.amount !== undefined &&
+      (f.line.unit === undefined || unitFacts[f.line.unit].dimension !== 'none'),
   );
   const weighed = batch.filter((f) => f.writtenG !== undefined);
   if (batch.length === 0 || weighed.length < batch.length * knownShare) return undefined;

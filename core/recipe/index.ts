@@ -1,5 +1,7 @@
-export { jsonBlocks, minutesOf, readRecipeFile, type FileRecipe, type ReadFileResult } from './jsonld/index.ts';
-export { readLine, type ReadLine } from './text/line.ts';
+export { minutesOf, readPasted, readRecipeFile, type FileRecipe, type ReadFileResult } from './read/index.ts';
+export { readLine, readLines, type Knows, type ReadLine } from './text/line.ts';
+export { toCsv, toJsonLd, toMarkdown } from './out/out.ts';
+export * from './write/index.ts';
 export { draftRecipe, type RecipeDraft } from './draft.ts';
 export * from './scale/index.ts';
 export { densityIsGuess, finishedDensity } from './density.ts';

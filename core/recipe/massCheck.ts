@@ -34,7 +34,10 @@ const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i
 export function massCheck(revision: Revision, finder: IngredientFinder, boiledOffG = 0): MassCheck | undefined {
   if (notChecked.has(revision.kind) || revision.steps.some((s) => strained.test(s.text))) return undefined;
   const facts = lineFacts(revision, finder).filter(
-    (f) => f.line.moment === 'batch' && f.line.amount !== undefined && (f.line.unit === undefined || unitFacts[f.line.unit].dimension !== 'none'),
+    (f) =>
+      f.line.moment === 'batch' &&
+      f.line.amount !== undefined &&
+      (f.line.unit === undefined || unitFacts[f.line.unit].dimension !== 'none'),
   );
   const weighed = facts.filter((f) => f.writtenG !== undefined);
   const outG = finished(revision, revision.servings).g;

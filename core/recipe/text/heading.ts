@@ -11,6 +11,8 @@ export function headingOf(written: string, text: string): string | undefined {
   const marked = /^\s*(?:#{1,6}\s*(.+?)\s*#*|(?:\*\*|__)\s*([^*_]+?)\s*(?:\*\*|__)\s*:?)\s*$/u.exec(written);
   const inner = marked?.[1] ?? marked?.[2];
   const bare = (inner ?? text).replace(/[:：]\s*$/u, '').trim();
+  // a rule or a lone mark ends the part before
+  if (/^\s*(?:#{1,6}|-{3,}|={3,}|\*{3,})\s*$/u.test(written)) return '';
   if (!bare) return undefined;
   if (inner !== undefined && !/^[\d¼-¾⅐-⅞]/u.test(bare)) return bare;
   if (/[:：]$/u.test(text) && (!/\d/.test(text) || /^for\b/i.test(text))) return bare;

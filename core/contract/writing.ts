@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { idSchema, kindSchema } from './basics.ts';
+import { lineSchema, revisionSchema, stepSchema } from './recipe.ts';
+
+/** What a cook has said of a food of a written line, where it was read otherwise. */
+export const fixSchema = z.object({
+  /** The text it was said of: of another text only what is not measured holds on. */
+  text: z.string().max(600),
+  /** The name it was read with then. */
+  name: z.string().max(200),
+  set: lineSchema.partial(),
+  unset: z.array(z.enum(['amount', 'amountTo', 'unit', 'form', 'formText', 'sizeMm', 'note', 'alternatives', 'section'])).max(12),
+});
+
+/** One line of a recipe as it stands in the editor: its text, and what was corrected of how it was read. */
+export const writtenLineSchema = z.object({
+  id: idSchema,
+  text: z.string().max(2000),
+  /** By the id of the food: the line's own for the first, `ID.2` for the second. */
+  fixes: z.record(z.string(), fixSchema).optional(),
+  /** It is one food, however many it reads like. */
+  one: z.boolean().optional(),
+});
+
+/** One step as written; what was known of it holds while its text stays. */
+export const writtenStepSchema = z.object({ id: idSchema, text: z.string().max(4000), step: stepSchema.optional() });
+
+/** A recipe as it is being written: text and figures as typed, kept through everything until it is a revision. */
+export const writingSchema = z.object({
+  name: z.string().max(400),
+  /** What the cook chose; guessed from the name while absent. */
+  kind: kindSchema.optional(),
+  /** What it makes, in the cook's words: "3 litres", "7 plates of 420 g", "24 cubes". */
+  makes: z.string().max(400),
+  /** One serving, in the cook's words; of its kind while empty. */
+  serving: z.string().max(80),
+  lines: z.array(writtenLineSchema).max(400),
+  steps: z.array(writtenStepSchema).max(300),
+  /** How it keeps: a row of the storage table; guessed while absent. */
+  lifeId: idSchema.optional(),
+  tags: z.string().max(800),
+  source: z.string().max(400),
+  note: z.string().max(4000),
+  ownReheat: z.string().max(600),
+  ownThaw: z.string().max(400),
+  /** What is not written here, as the recipe had it. */
+  base: revisionSchema.partial().optional(),
+  /** Its picture: of this recipe, or chosen just now. */
+  pictureId: idSchema.optional(),
+});
+
+/** What a file of ours keeps beside what people read: corrections, and what has no words of its own. Held to the texts it stands with. */
+export const keptSchema = z.object({
+  lines: z.array(writtenLineSchema).max(400),
+  steps: z.array(writtenStepSchema).max(300),
+  fields: writingSchema.pick({ kind: true, serving: true, lifeId: true, ownReheat: true, ownThaw: true, note: true, base: true }).partial(),
+});
+
+export type Kept = z.infer<typeof keptSchema>;
+export type Fix = z.infer<typeof fixSchema>;
+export type WrittenLine = z.infer<typeof writtenLineSchema>;
+export type WrittenStep = z.infer<typeof writtenStepSchema>;
+export type Writing = z.infer<typeof writingSchema>;

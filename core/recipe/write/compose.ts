@@ -1,0 +1,137 @@
+import { revisionSchema, type Kind, type Line, type Revision, type Writing } from '#core/contract';
+import { isRawKind } from '#core/kitchen';
+import { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
+import { composeLines, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
+import { stepsOf } from './steps.ts';
+import { readServing, readYield, type ReadYield } from './yield.ts';
+
+/** What a written recipe leaves open, with where. */
+export type Ask =
+  | { ask: 'name' | 'lines' | 'makes' | 'kind' }
+  | { ask: 'food'; lineId: string; name: string }
+  | { ask: 'cannotBeMeant'; lineId: string; text: string; why: 'nothing' | 'tooMuch' }
+  | { ask: 'servingTooLarge'; amount: number; unit: 'g' | 'ml' }
+  | { ask: 'tooMany'; what: 'lines' | 'steps'; most: number };
+
+/** A recipe as written, with what it is understood as. */
+export interface Composed {
+  revision: Omit<Revision, 'id' | 'recipeId' | 'madeAt'>;
+  rows: ComposedRow[];
+  asks: Ask[];
+  /** What of it is a guess that the cook has not said or confirmed. */
+  guessed: ('kind' | 'makes' | 'serving' | 'storage')[];
+}
+
+const most = { lines: 120, steps: 80, serving: 2000, servings: 10_000, tags: 20 };
+const cubes: ReadonlySet<Kind> = new Set<Kind>(['puree', 'aromatic']);
+
+const tagsOf = (text: string): string[] =>
+  [...new Set(text.split(/[,;\n]/).map((t) => t.trim().slice(0, 40)))].filter(Boolean).slice(0, most.tags);
+
+/** Serving and servings of what is said of both; a total is divided by a serving, never taken for a count (R6). */
+function sized(
+  made: ReadYield,
+  said: Revision['serving'] | undefined,
+  base: Partial<Revision>,
+  kind: Kind,
+): { serving: Revision['serving']; servings: number } {
+  const { total, count } = made;
+  const counted =
+    made.each ?? (total && count !== undefined ? { amount: Number((total.amount / count).toFixed(2)), unit: total.unit } : undefined);
+  const usual = said ?? counted ?? base.serving ?? servingByKind[kind];
+  // litres are shared out in millilitres, grams in grams: without a density the one says nothing of the other
+  const serving = total && usual.unit !== total.unit && count === undefined && said === undefined ? { ...usual, unit: total.unit } : usual;
+  if (count !== undefined) return { serving, servings: count };
+  if (total) return { serving, servings: Number((total.amount / serving.amount).toFixed(2)) };
+  return { serving, servings: base.servings ?? 4 };
+}
+
+const within = (n: number, low: number, high: number): number => Math.min(high, Math.max(low, n));
+
+/**
+ * Understands a recipe as it is written: lines read and matched, steps in their order, kind, yield and storage said or guessed.
+ * Law: the revision is always one that the contract takes; what was not understood is asked, never dropped.
+ * @example compose(writing, { finder, recipes: [] }).asks // what the cook still has to say
+ */
+export function compose(writing: Writing, ctx: ReadingContext): Composed {
+  const base = writing.base ?? {};
+  const name = writing.name.trim().slice(0, 120);
+  const kind = writing.kind ?? base.kind ?? kindGuess(name);
+  const rows = composeLines(writing.lines, ctx);
+  const foods: ComposedFood[] = rows.flatMap((r) => ('foods' in r ? r.foods : []));
+  const lines: Line[] = foods.map((f) => f.line).slice(0, most.lines);
+  const steps = stepsOf(writing.steps, lines).slice(0, most.steps);
+  const made = readYield(writing.makes);
+  const said = readServing(writing.serving);
+  const unsaid = made.count === undefined && made.total === undefined;
+  const { serving, servings } = sized(made, said, base, kind);
+  const asks: Ask[] = [
+    ...(name ? [] : [{ ask: 'name' } as const]),
+    ...(lines.length > 0 ? [] : [{ ask: 'lines' } as const]),
+    ...foods.flatMap((f): Ask[] =>
+      f.read.asks && f.line.amount === f.read.amount
+        ? [{ ask: 'cannotBeMeant', lineId: f.line.id, text: f.line.written, why: f.read.asks }]
+        : [],
+    ),
+    ...foods.flatMap((f): Ask[] =>
+      f.line.item.type === 'unmatched' && !f.line.allergens ? [{ ask: 'food', lineId: f.line.id, name: f.line.name }] : [],
+    ),
+    ...(unsaid ? [{ ask: 'makes' } as const] : []),
+    ...(serving.amount > most.serving && kind !== 'broth' ? [{ ask: 'servingTooLarge', ...serving } as const] : []),
+    ...(foods.length > most.lines ? [{ ask: 'tooMany', what: 'lines', most: most.lines } as const] : []),
+    ...(writing.steps.length > most.steps ? [{ ask: 'tooMany', what: 'steps', most: most.steps } as const] : []),
+  ];
+  const confirmed = new Set(base.confirmed ?? []);
+  if (writing.kind) confirmed.add('kind');
+  if (!unsaid && writing.makes.trim() !== '') confirmed.add('yield');
+  if (said || made.each) confirmed.add('serving');
+  if (writing.lifeId) confirmed.add('storage');
+  const guessed: Composed['guessed'] = [
+    ...(confirmed.has('kind') ? [] : ['kind' as const]),
+    ...(confirmed.has('yield') ? [] : ['makes' as const]),
+    ...(confirmed.has('serving') ? [] : ['serving' as const]),
+    ...(confirmed.has('storage') ? [] : ['storage' as const]),
+  ];
+  const rowId = writing.lifeId ?? base.storage?.[0]?.rowId ?? lifeGuess(name, kind);
+  const { yieldText: _y, note: _n, ownReheat: _r, ownThaw: _t, cubeMl, ...others } = base;
+  const text = (value: string, chars: number): string | undefined => value.trim().slice(0, chars) || undefined;
+  const [yieldText, note, ownReheat, ownThaw] = [
+    text(writing.makes, 120),
+    text(writing.note, 1000),
+    text(writing.ownReheat, 300),
+    text(writing.ownThaw, 200),
+  ];
+  const cube = cubes.has(kind) ? (serving.unit === 'ml' && serving.amount <= 500 ? serving.amount : cubeMl) : undefined;
+  return {
+    revision: {
+      ...others,
+      name: name || 'A recipe without a name',
+      kind,
+      serving: { amount: within(serving.amount, 0.1, 20_000), unit: serving.unit },
+      servings: within(servings, 0.05, most.servings),
+      ...(yieldText && { yieldText }),
+      ...(cube !== undefined && { cubeMl: within(cube, 0.5, 500) }),
+      storage: [
+        { rowId, part: base.storage?.[0]?.rowId === rowId ? base.storage[0].part : (name || 'dish').slice(0, 80) },
+        ...(base.storage ?? []).slice(1),
+      ],
+      reheatIds: base.reheatIds ?? [],
+      raw: base.raw !== undefined && base.kind === kind ? base.raw : isRawKind(kind),
+      lines,
+      steps,
+      tags: tagsOf(writing.tags),
+      source: text(writing.source, 200) ?? 'written here',
+      ...(note && { note }),
+      ...(ownReheat && { ownReheat }),
+      ...(ownThaw && { ownThaw }),
+      confirmed: [...confirmed],
+    },
+    rows,
+    asks,
+    guessed,
+  };
+}
+
+/** Whether a composed recipe is one that the contract takes; a law more than a question. @example isWhole(compose(writing, ctx)) // true */
+export const isWhole = (c: Composed): boolean =>
+  revisionSchema.omit({ id: true, recipeId: true, madeAt: true }).safeParse(c.revision).success;
