@@ -102,7 +102,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
   );
   // level 1: answers are small and the time to pack them counts more than the bytes
   app.use(compression({ level: 1 }));
-  app.use(express.json({ limit: '6mb' }));
+  app.use(express.json({ limit: '24mb' }));
 
   app.get(
     '/api/health',

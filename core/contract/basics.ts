@@ -112,4 +112,4 @@ export type Kind = z.infer<typeof kindSchema>;
 export type Unit = z.infer<typeof unitSchema>;
 
 /** Characters of a file that is brought in to be read. */
-export const mostReadChars = 5_000_000;
+export const mostReadChars = 11_000_000;

@@ -1,5 +1,6 @@
 export * from './basics.ts';
 export * from './kitchen.ts';
+export * from './picture.ts';
 export * from './recipe.ts';
 export * from './writing.ts';
 export * from './reference.ts';

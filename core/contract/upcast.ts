@@ -28,6 +28,7 @@ export const steps: Steps = {
       batches: Array.isArray(s.batches) ? s.batches.map((b: unknown) => (isFields(b) ? withoutKey(b, 'packing') : b)) : s.batches,
     }),
   ],
+  picture: [],
   reference: [],
   event: [],
 };

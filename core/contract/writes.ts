@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, instantSchema } from './basics.ts';
+import { pictureSchema } from './picture.ts';
 import { containerSchema, eaterSchema, equipmentSchema, householdSchema, placeSchema } from './kitchen.ts';
 import { referenceEditSchema } from './reference.ts';
 import { recipeSchema, revisionSchema } from './recipe.ts';
@@ -15,6 +16,7 @@ export const documentSchemas = {
   recipe: recipeSchema,
   recipe_revision: revisionSchema,
   session: sessionSchema,
+  picture: pictureSchema,
 } as const;
 
 /** Documents, and a household's own versions of reference rows: all that a write may change. */
@@ -27,7 +29,7 @@ export type WritableOf<T extends WritableTable> = z.infer<(typeof writableSchema
 export const documentTables = Object.keys(documentSchemas) as DocumentTable[];
 
 const changeSchema = z.object({
-  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session', 'reference']),
+  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session', 'picture', 'reference']),
   id: idSchema,
   /** The whole new document, or null to delete it (softly). */
   data: z.unknown().nullable(),

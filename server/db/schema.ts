@@ -108,7 +108,18 @@ export const place = document('place');
 export const recipe = document('recipe');
 export const recipeRevision = document('recipe_revision');
 export const session = document('session');
-export const documents = { household, eater, equipment, container, place, recipe, recipe_revision: recipeRevision, session } as const;
+export const picture = document('picture');
+export const documents = {
+  household,
+  eater,
+  equipment,
+  container,
+  place,
+  recipe,
+  recipe_revision: recipeRevision,
+  session,
+  picture,
+} as const;
 
 /** Derived: which ingredients a revision uses, for search. */
 export const recipeIngredient = sqliteTable(

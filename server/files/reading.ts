@@ -4,6 +4,8 @@ import { JobFailed, TookTooLong } from './jobs.ts';
 
 /** A file of somebody's own is read within this; nothing that is meant to be read takes a tenth of it. */
 const readWithinMs = 1400;
+/** A saved page with all its pictures inside takes longer: so much more for each million characters. */
+const readWithinPerMChars = 600;
 
 /** Reads a foreign file in a process of its own with a limit of time, so that no file can stop the server. */
 export async function readFile<K extends 'readRecipes' | 'readCalendar'>(
@@ -12,7 +14,7 @@ export async function readFile<K extends 'readRecipes' | 'readCalendar'>(
   fileName: string,
 ): Promise<JobResults[K]> {
   try {
-    return await ctx.jobs.within(job, readWithinMs);
+    return await ctx.jobs.within(job, readWithinMs + (readWithinPerMChars * ('text' in job ? job.text.length : 0)) / 1e6);
   } catch (error) {
     if (error instanceof TookTooLong)
       throw new HttpRefusal(

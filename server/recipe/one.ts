@@ -97,7 +97,9 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     gaps: recipeGaps(revision, world.finder),
     keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),
     ...(day && { lastMade: day }),
-    portionsInStore: stock.filter((p) => p.recipeId === id).reduce((s, p) => s + p.left, 0),
+    portionsInStore: stock
+      .filter((p) => p.recipeId !== undefined && world.recipe(p.recipeId)?.recipe.id === recipe.id)
+      .reduce((s, p) => s + p.left, 0),
     cautions: cautionsFor(places, world.household.country),
     household: world.household,
     gear: { equipment: world.equipment, containers: world.containers },
@@ -109,7 +111,7 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     ...(check && { massCheck: check }),
     freezing: freezeFlags(revision.lines, world.finder, tables),
     drawn,
-    drawnBy: library.filter((r) => drawLines(r).some((l) => l.item.type === 'recipe' && l.item.id === id)),
+    drawnBy: library.filter((r) => drawLines(r).some((l) => l.item.type === 'recipe' && world.recipe(l.item.id)?.recipe.id === recipe.id)),
     doseNames: Object.fromEntries(
       [revision.dose?.insteadOf?.ingredientId].flatMap((x) => (x === undefined ? [] : [[x, world.finder.byId(x)?.name ?? x]])),
     ),

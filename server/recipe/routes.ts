@@ -7,12 +7,13 @@ import { allergenLines, allergenWarnings, canPlan, draftRecipe, type RecipeDraft
 import { allergensOf, cubeMlOf, learnedFrom, sayWarning } from '#core/session';
 import { sharesNow, type MeansAnswer, type ReadAnswer, type RecipeBrief } from '#core/queries';
 import { momentOf } from '#core/store';
-import { allDocuments, referenceRows } from '../db/index.ts';
+import { allDocuments, documentById, referenceRows } from '../db/index.ts';
 import { readFile } from '../files/reading.ts';
-import { answer, answerLater, HttpRefusal, param, type Context } from '../http.ts';
+import { answer, answerLater, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import { lastMade, referenceOf, settingOf, weighedRuns, worldOf } from '../session/index.ts';
 import { recipeAnswer } from './one.ts';
 import { starters } from './starters.ts';
+import { awayRecipes, recipesFile, revisionsAnswer, writeAnswer } from './write.ts';
 
 /** Longer than any name somebody looks for. */
 const mostAsked = 200;
@@ -32,7 +33,11 @@ function inStore(ctx: Context): Map<string, number> {
   const { world, records, now } = settingOf(ctx);
   const left = new Map<string, number>();
   for (const p of sharesNow(world, records, momentOf(world.household, now)).stock)
-    if (p.recipeId !== undefined) left.set(p.recipeId, (left.get(p.recipeId) ?? 0) + p.left);
+    if (p.recipeId !== undefined) {
+      // what was packed of a recipe that is the same as another counts there
+      const id = world.recipe(p.recipeId)?.recipe.id ?? p.recipeId;
+      left.set(id, (left.get(id) ?? 0) + p.left);
+    }
   return left;
 }
 
@@ -97,7 +102,7 @@ const whyNot: Readonly<Record<string, string>> = {
   empty: 'This file is empty. Choose another one.',
   notJson: 'This file looks cut off or broken: its recipe block cannot be read. Save the page again, or paste the recipe as text.',
   noRecipe:
-    'No recipe block was found in this file. Pages that carry one say so to search engines; save the whole page as HTML and try again.',
+    'No recipe was found in this: no block for machines, and no two lines that look like ingredients. Save the whole page as HTML, or paste the recipe as text.',
 };
 
 /** Recipes: the library, one recipe, and reading a file into drafts for the review card. Ingredients and lives to choose from. */
@@ -112,6 +117,37 @@ export function recipeRoutes(ctx: Context): Router {
     answer(() => starters(ctx.clock.now())),
   );
   r.get(
+    '/recipes/away',
+    answer(() => awayRecipes(ctx)),
+  );
+  r.get(
+    '/write',
+    answer(() => writeAnswer(ctx)),
+  );
+  r.get('/recipes/file/:format', (req, res, next) => {
+    try {
+      const ids = typeof req.query.ids === 'string' && req.query.ids ? req.query.ids.split(',') : [];
+      const file = recipesFile(ctx, param(req, 'format'), ids);
+      res.setHeader(
+        'Content-Disposition',
+        `attachment; filename="${encodeURIComponent(file.name)}"; filename*=UTF-8''${encodeURIComponent(file.name)}`,
+      );
+      res.type(file.type).send(file.text);
+    } catch (error) {
+      next(error);
+    }
+  });
+  r.get('/pictures/:id', (req, res, next) => {
+    const picture = documentById(ctx.db, 'picture', param(req, 'id'));
+    if (!picture) return next(notFound('A picture', param(req, 'id')));
+    // a picture never changes: another one has an id of its own
+    res.setHeader('Cache-Control', 'private, max-age=31536000, immutable').type(picture.type).send(Buffer.from(picture.base64, 'base64'));
+  });
+  r.get(
+    '/recipes/:id/revisions',
+    answer((req) => revisionsAnswer(ctx, param(req, 'id'))),
+  );
+  r.get(
     '/recipes/:id',
     answer((req) => recipeAnswer(ctx, param(req, 'id'))),
   );
@@ -123,7 +159,7 @@ export function recipeRoutes(ctx: Context): Router {
       const file = await readFile<'readRecipes'>(ctx, { kind: 'readRecipes', text: parsed.data.text }, parsed.data.fileName);
       if (!file.ok)
         throw new HttpRefusal(422, whyNot[file.why] ?? file.detail, [
-          { path: parsed.data.fileName, expected: 'a recipe in JSON-LD', got: file.detail },
+          { path: parsed.data.fileName, expected: 'a recipe: a saved page, JSON-LD, Markdown, a table or plain text', got: file.detail },
         ]);
       const { finder } = referenceOf(ctx.db);
       const { containers } = worldOf(ctx.db);

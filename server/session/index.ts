@@ -1,4 +1,4 @@
 export { sessionRoutes } from './routes.ts';
 export { lastMade, sessionOf } from './answers.ts';
 export { settingOf } from './records.ts';
-export { dinnerLogged, eatenDays, householdOf, newHousehold, packsInStore, referenceOf, weighedRuns, worldOf } from './world.ts';
+export { dinnerLogged, eatenDays, householdOf, leadsTo, newHousehold, packsInStore, referenceOf, weighedRuns, worldOf } from './world.ts';

@@ -108,6 +108,20 @@ function withTrims(db: Db, rows: IngredientRow[]): IngredientRow[] {
   });
 }
 
+/** More than anybody merges one into the next. */
+const mostMerges = 20;
+
+/** The recipe that an id leads to: one that is the same as another leads to that one, from whenever it was cooked or packed. */
+export function leadsTo(recipes: ReadonlyMap<string, Recipe>, id: string): string {
+  let at = id;
+  for (let i = 0; i < mostMerges; i += 1) {
+    const next = recipes.get(at)?.mergedInto;
+    if (next === undefined || next === id || !recipes.has(next)) break;
+    at = next;
+  }
+  return at;
+}
+
 /** A revision as it is stored; each is read once. */
 function storedRevision(db: Db, id: string): Revision | undefined {
   const known = revisionsRead.get(db) ?? new Map<string, Revision>();
@@ -273,7 +287,7 @@ function readWorld(db: Db): World {
     scale,
     memo,
     recipe(id) {
-      const recipe: Recipe | undefined = recipes.get(id);
+      const recipe: Recipe | undefined = recipes.get(leadsTo(recipes, id));
       const r = recipe && revision(recipe.revisionId);
       return recipe && r ? { recipe, revision: r } : undefined;
     },

@@ -9,6 +9,7 @@ export const documentWords: Readonly<Record<DocumentTable, string>> = {
   place: 'A cold place',
   recipe: 'A recipe',
   recipe_revision: 'What is written in a recipe',
+  picture: 'A picture',
   session: 'A session',
 };
 

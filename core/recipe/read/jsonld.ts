@@ -113,8 +113,8 @@ function linesOf(value: unknown, depth = 0): string[] {
   return line ? [line] : [];
 }
 
-/** Yield as text, number, list of either, or a quantity node. */
-export function yieldOf(value: unknown): { text?: string; servings?: number } {
+/** Yield as text, number, list of either, or a quantity node. @example statedYield(['6', '6 portions']) // { text: '6 portions', servings: 6 } */
+export function statedYield(value: unknown): { text?: string; servings?: number } {
   const texts = list(value)
     .map((v) => (isObject(v) ? [plainLine(v.value), plainLine(v.unitText)].filter(Boolean).join(' ') : plainLine(v)))
     .filter(Boolean);
@@ -165,7 +165,7 @@ function ownNode(node: Json, kept: Kept): FileRecipe {
 function readNode(node: Json): FileRecipe {
   const ours = node.tambo === undefined ? undefined : keptSchema.safeParse(node.tambo);
   if (ours?.success) return ownNode(node, ours.data);
-  const made = yieldOf(node.recipeYield ?? node.yield);
+  const made = statedYield(node.recipeYield ?? node.yield);
   const own = linesOf(node.recipeIngredient ?? node.ingredients ?? node.ingredient ?? node.supply);
   const prepMin = minutes(node.prepTime);
   const cookMin = minutes(node.cookTime) ?? minutes(node.performTime);

@@ -2,7 +2,7 @@ import { looksLikeCsv, readCsv } from './csv.ts';
 import { minutesOf } from './duration.ts';
 import { fitted, type FileRecipe, type ReadFileResult } from './file.ts';
 import { readPage, textOfMarkup } from './html.ts';
-import { readBlocks, yieldOf } from './jsonld.ts';
+import { readBlocks, statedYield } from './jsonld.ts';
 import { readPasted } from './pasted.ts';
 
 const looksLikeJson = (text: string): boolean => /^[\s\uFEFF]{0,100}[[{]/.test(text);
@@ -14,7 +14,7 @@ function ofMarked(marked: ReadonlyMap<string, readonly string[]>, title: string)
   const all = (...names: string[]): string[] => names.flatMap((n) => marked.get(n) ?? []);
   const lines = all('recipeIngredient', 'ingredients').flatMap((l) => l.split('\n'));
   if (lines.length === 0) return undefined;
-  const made = yieldOf(all('recipeYield', 'yield'));
+  const made = statedYield(all('recipeYield', 'yield'));
   const [prepMin, cookMin, totalMin] = ['prepTime', 'cookTime', 'totalTime'].map((n) => minutesOf(marked.get(n)?.[0]));
   return fitted({
     name: all('name')[0] ?? (title || 'Recipe without a name'),

@@ -73,7 +73,7 @@ function readingOf(text: string, finder: IngredientFinder): readonly ReadLine[] 
   return read;
 }
 
-/** The id of a food of a line: the line's own for the first. */
+/** The id of a food of a line: the line's own for the first. @example foodId('line1', 1) // 'line1.2' */
 export const foodId = (lineId: string, n: number): string => (n === 0 ? lineId : `${lineId}.${n + 1}`);
 
 /** What was said of a food: all of it while its text stays, of another text what does not speak of amounts while its name stays. */
