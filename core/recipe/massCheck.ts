@@ -1,7 +1,7 @@
 import type { Revision } from '#core/contract';
 import { unitFacts, type IngredientFinder } from '#core/kitchen';
 import { finished } from './scale/portions.ts';
-import { lineFacts } from './scale/weigh.ts';
+import { lineFacts, type LineFacts } from './scale/weigh.ts';
 
 /** What goes in against what is said to come out. */
 export interface MassCheck {
@@ -25,6 +25,25 @@ const dries = (revision: Revision): boolean =>
   !revision.tags.includes('pan') && revision.steps.some((s) => s.needs.some((n) => n.kind === 'oven') || /\broast/i.test(s.text));
 const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i;
 
+/** What dry food takes up is water from the pot; what of it stands among the lines is counted there. */
+const wet = new Set(['water', 'stock', 'milk']);
+
+/**
+ * Grams of water that dry food (pulses, grains, pasta) takes up while it cooks and that no line lists: tap water of the pot or of the soaking.
+ * @example absorbedG(weighRecipe(beanSoup, finder).facts) // 700 for 567 g of dried beans
+ */
+export function absorbedG(facts: readonly LineFacts[]): number {
+  const batch = facts.filter((f) => f.line.moment === 'batch' && f.writtenG !== undefined);
+  const taken = batch.reduce(
+    (sum, f) =>
+      sum + (f.row?.baseState === 'dry' && (f.row.cookedFactor ?? 1) > 1 ? (f.writtenG ?? 0) * ((f.row.cookedFactor ?? 1) - 1) : 0),
+    0,
+  );
+  const listed = batch.reduce((sum, f) => sum + (f.line.item.type === 'ingredient' && wet.has(f.line.item.id) ? (f.writtenG ?? 0) : 0), 0);
+  // a bread's flour takes the water of its own lines
+  return facts.some((f) => f.row?.aisle === 'baking' && (f.writtenG ?? 0) > taken) ? 0 : Math.max(0, Math.round(taken - listed));
+}
+
 /**
  * Whether a recipe's yield can be right: what goes in, less the boil-off, against servings times serving.
  * @param boiledOffG water that simmers away at the written size
@@ -43,7 +62,7 @@ export function massCheck(revision: Revision, finder: IngredientFinder, boiledOf
   const outG = finished(revision, revision.servings).g;
   if (weighed.length === 0 || outG === undefined || outG <= 0) return undefined;
   const atLeast = weighed.length < facts.length;
-  const inG = Math.max(0, weighed.reduce((sum, f) => sum + (f.writtenG ?? 0), 0) - boiledOffG);
+  const inG = Math.max(0, weighed.reduce((sum, f) => sum + (f.writtenG ?? 0), 0) + absorbedG(weighed) - boiledOffG);
   const tooLittleIn = inG < outG * (1 - massCheckShare);
   // what nobody could weigh only ever adds
   if ((tooLittleIn && atLeast) || (!tooLittleIn && dries(revision)) || (!tooLittleIn && inG <= outG * (1 + massCheckShare)))

@@ -10,6 +10,7 @@ const asks = {
   frame: () => prefetch('frame', undefined, {}),
   today: () => prefetch('today', undefined, {}),
   recipes: () => prefetch('recipes', undefined, {}),
+  write: () => prefetch('write', undefined, {}),
   recipe: ({ id = '' }: Params) => prefetch('recipe', id, {}),
   sessions: () => prefetch('sessions', undefined, {}),
   sessionPlan: ({ id = '' }: Params) => prefetch('sessionPlan', id, {}),

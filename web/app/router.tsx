@@ -26,8 +26,11 @@ export const router = createBrowserRouter([
     children: [
       { index: true, loader: preload('today'), element: <TodayPage /> },
       { path: 'recipes', loader: preload('recipes'), lazy: lazy(() => import('../recipe/RecipesPage.tsx'), 'RecipesPage') },
-      { path: 'recipes/new', lazy: lazy(() => import('../recipe/ImportPage.tsx'), 'ImportPage') },
+      { path: 'recipes/new', loader: preload('write'), lazy: lazy(() => import('../write/ImportPage.tsx'), 'ImportPage') },
       { path: 'recipes/feel', loader: preload('recipes'), lazy: lazy(() => import('../recipe/FeelPage.tsx'), 'FeelPage') },
+      { path: 'recipes/write', lazy: lazy(() => import('../write/EditorPage.tsx'), 'NewRecipePage') },
+      { path: 'recipes/write/:id', loader: preload('write'), lazy: lazy(() => import('../write/EditorPage.tsx'), 'WritePage') },
+      { path: 'recipes/:id/edit', loader: preload('write', 'recipe'), lazy: lazy(() => import('../write/EditorPage.tsx'), 'EditPage') },
       { path: 'recipes/:id', loader: preload('recipe'), lazy: lazy(() => import('../recipe/RecipePage.tsx'), 'RecipePage') },
       { path: 'plan', loader: preload('recipes', 'sessions', 'kitchen'), lazy: lazy(() => import('../plan/PlanPage.tsx'), 'PlanPage') },
       {

@@ -4,7 +4,8 @@ import type { FindEntry } from '#core/queries';
 export const actions: readonly FindEntry[] = (
   [
     ['log', 'Log a meal', '/eat?log=1', 'eaten who ate what'],
-    ['newRecipe', 'Bring in a recipe', '/recipes/new', 'import file new add'],
+    ['writeRecipe', 'Write a recipe', '/recipes/write', 'new own type add editor'],
+    ['newRecipe', 'Bring in recipes: files, a folder, a paste', '/recipes/new', 'import file page add paste json csv markdown'],
     ['feel', 'Cook by feel', '/recipes/feel', 'pour pinch without measuring'],
     ['larder', 'Ingredients: weights, prices, how they keep', '/kitchen?tab=larder', 'larder trim density price'],
     ['newPlan', 'Plan a session', '/plan?new=1', 'new cook saturday'],

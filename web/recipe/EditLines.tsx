@@ -2,7 +2,7 @@ import { Anchor, Button, Group, Stack, Table, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import { lineSchema, type Line, type Revision } from '#core/contract';
 import { listOf } from '#core/kitchen';
-import { readLine, solveBases } from '#core/recipe';
+import { readLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
 import { api, useMeansQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -11,30 +11,16 @@ import { OneLine } from '../ui/OneLine.tsx';
 import { useAppDispatch } from '../sync/store.ts';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { LineRow } from './LineRow.tsx';
+import { useCircle } from './useCircle.ts';
 import { useRevise } from './useRevise.ts';
 import { Note } from '../ui/Note.tsx';
 import c from './Recipe.module.css';
-
-/** Names of a circle that a changed recipe would draw in, through what its draws draw from; undefined when there is none. */
-function useCircle(data: RecipeAnswer): (changed: Revision) => Promise<string[] | undefined> {
-  const dispatch = useAppDispatch();
-  return async (changed) => {
-    const all = new Map<string, Revision>([...data.drawn, changed].map((r) => [r.recipeId, r]));
-    for (const line of changed.lines) {
-      if (line.item.type !== 'recipe' || all.has(line.item.id)) continue;
-      const answer = await dispatch(api.endpoints.recipe.initiate(line.item.id)).unwrap();
-      for (const r of [answer.revision, ...answer.drawn]) if (!all.has(r.recipeId)) all.set(r.recipeId, r);
-    }
-    const solved = solveBases([{ recipeId: changed.recipeId, portions: 1 }], (id) => all.get(id));
-    return !solved.ok && solved.why === 'circle' ? solved.names : undefined;
-  };
-}
 
 /** A line's amount, unit, ingredient and form, changed into a new revision; a draw that would go in a circle is refused by name. */
 export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Line; onDone: () => void }) {
   const { write } = useCommands();
   const revise = useRevise(data);
-  const circle = useCircle(data);
+  const circle = useCircle();
   const [draft, setDraft, half] = useHalfMade({
     kind: 'line',
     key: `line ${line.id}`,
@@ -46,7 +32,7 @@ export function EditLine({ data, line, onDone }: { data: RecipeAnswer; line: Lin
   const [problem, setProblem] = useState('');
   const keep = async (): Promise<void> => {
     const change = (r: Revision): Revision => ({ ...r, lines: r.lines.map((l) => (l.id === line.id ? draft : l)) });
-    const names = await circle(change(data.revision)).catch(() => undefined);
+    const names = await circle(change(data.revision), data.drawn).catch(() => undefined);
     if (names) {
       setProblem(`That would go in a circle: ${names.join(', from ')}. The line stays as it was; choose another recipe.`);
       return;

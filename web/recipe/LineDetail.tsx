@@ -86,7 +86,10 @@ export function LineDetail({ data, s, l }: { data: RecipeAnswer; s: Scaling; l: 
     const made = revise((r) => ({ ...r, lines: r.lines.map((x) => (x.id === line.id ? { ...x, scaling: next } : x)) }));
     void write(made, `${line.name} grows ${ruleWords[next.rule]} now`);
   };
-  const pieces = line.unit && ['piece', 'count'].includes(unitFacts[line.unit].dimension) && line.amount !== undefined && l.exact ? toNumber(l.exact.amount) : undefined;
+  const pieces =
+    line.unit && ['piece', 'count'].includes(unitFacts[line.unit].dimension) && line.amount !== undefined && l.exact
+      ? toNumber(l.exact.amount)
+      : undefined;
   const inPlace = data.doses.filter((d) => d.dose.insteadOf && row && d.dose.insteadOf.ingredientId === row.id);
   return (
     <Stack gap={10}>

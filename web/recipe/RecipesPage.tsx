@@ -50,21 +50,29 @@ export function RecipesPage() {
         <Button component={Link} variant="outline" to="/recipes/feel">
           Cook by feel
         </Button>
-        <Button component={Link} to="/recipes/new">
-          Bring in a recipe
+        <Button component={Link} variant="outline" to="/recipes/new">
+          Bring in recipes
+        </Button>
+        <Button component={Link} to="/recipes/write">
+          Write a recipe
         </Button>
       </PageHead>
-      <HalfMade kinds={['import', 'line']} />
+      <HalfMade kinds={['import', 'line', 'recipe']} />
       {data.length === 0 ? (
         <Stack>
           <Empty
             title="Your recipes stand here"
             drawing={<RecipeSheet />}
-            text="Each at any size, with what to measure out, what it costs and how it freezes. Bring one in from a file, or cook by feel and let it be written down."
+            text="Each at any size, with what to measure out, what it costs and how it freezes. Write one, paste one, bring them in from files, or cook by feel and let it be written down."
           >
-            <Button component={Link} to="/recipes/new">
-              Bring in a recipe
-            </Button>
+            <Group gap={8} justify="center">
+              <Button component={Link} to="/recipes/write">
+                Write one
+              </Button>
+              <Button component={Link} variant="outline" to="/recipes/new">
+                Bring some in
+              </Button>
+            </Group>
           </Empty>
           <StarterShelf />
         </Stack>

@@ -1,7 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** Things that can be half made. */
-export type DraftKind = 'plan' | 'count' | 'form' | 'import' | 'labels' | 'line';
+export type DraftKind = 'plan' | 'count' | 'form' | 'import' | 'labels' | 'line' | 'recipe';
 
 /** Something half made: a plan, a form, an import under review. It lives until it is kept or dropped, over a reload, a closed tab and a crash. */
 export interface Draft {

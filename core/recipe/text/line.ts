@@ -259,3 +259,14 @@ const mostChars = 600;
  *   // { amount: '800', unit: 'g', name: 'tomatoes', form: 'chopped', formText: 'chopped', note: '2 of 400 g' }
  */
 export const readLine = (written: string): ReadLine => readLines(written)[0];
+
+/**
+ * An amount typed on its own: `2`, `1/2`, `1,5`, `2 to 3`, `up to 4`.
+ * @returns undefined when it is none
+ * @example readAmount('2-3') // { amount: '2', amountTo: '3' }
+ */
+export function readAmount(text: string): { amount: Rational; amountTo?: Rational } | undefined {
+  const read = readMeasure(text.trim());
+  if (!read || read.amount === undefined || read.rest.trim() !== '' || read.unit !== 'piece') return undefined;
+  return { amount: read.amount, ...(read.amountTo !== undefined && { amountTo: read.amountTo }) };
+}

@@ -4,3 +4,7 @@ export { composeLines, fixOf, foodId, type ComposedFood, type ComposedRow, type 
 export { stepsOf } from './steps.ts';
 export { emptyWriting, writingOf, writingOfFile } from './writing.ts';
 export { readServing, readYield, type ReadYield } from './yield.ts';
+export { differences, type Difference } from './diff.ts';
+export { doublesOf, type Comparable } from './doubles.ts';
+export { canKeep, sayAmount, sayAsk } from './say.ts';
+export { join, move, paste, split, type Edited } from './editing.ts';

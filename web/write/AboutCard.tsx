@@ -1,0 +1,158 @@
+import { Button, Card, Collapse, Group, NativeSelect, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { useState } from 'react';
+import type { Kind, Writing } from '#core/contract';
+import { allKinds } from '#core/kitchen';
+import { readServing, readYield, servingByKind, type Composed } from '#core/recipe';
+import type { WriteAnswer } from '#core/queries';
+import { KindMark } from '../draw/KindMark.tsx';
+import { useMeasures } from '../sync/measures.ts';
+import { PictureField } from './PictureField.tsx';
+
+/** What is understood of “3 litres” or “7 plates of 420 g”. */
+function MakesRead({ writing, composed }: { writing: Writing; composed: Composed }) {
+  const { sayMass, sayVolume } = useMeasures();
+  const { serving, servings } = composed.revision;
+  const made = readYield(writing.makes);
+  const one = serving.unit === 'g' ? sayMass(serving.amount) : sayVolume(serving.amount);
+  const all = (serving.unit === 'g' ? sayMass : sayVolume)(serving.amount * servings);
+  if (writing.makes.trim() === '') return null;
+  return (
+    <Text size="sm" c={made.count === undefined && made.total === undefined ? 'var(--tomato)' : 'dimmed'} role="status">
+      {made.count === undefined && made.total === undefined
+        ? `“${writing.makes}” says no amount: portions, litres, cubes or loaves.`
+        : `${Number(servings.toFixed(2))} of ${one}, ${all} in all.`}
+    </Text>
+  );
+}
+
+/** What it is, how much it makes and how it keeps; the rest one tap away. */
+export function AboutCard({
+  writing,
+  composed,
+  data,
+  edit,
+}: {
+  writing: Writing;
+  composed: Composed;
+  data: WriteAnswer;
+  edit: (next: Writing, field?: string) => void;
+}) {
+  const { sayMass, sayVolume } = useMeasures();
+  const [more, setMore] = useState(false);
+  const { kind, storage } = composed.revision;
+  const usual = servingByKind[kind];
+  const put = (part: Partial<Writing>, field?: string): void => edit({ ...writing, ...part }, field);
+  const groups = [...new Set(data.lives.map((l) => l.group))];
+  const badServing = writing.serving.trim() !== '' && readServing(writing.serving) === undefined;
+  return (
+    <Card aria-label="What it is">
+      <Stack gap={12}>
+        <Title order={2}>What it is</Title>
+        <Group gap={8} role="group" aria-label="Kind">
+          {allKinds.map((k: Kind) => (
+            <Button
+              variant="chip"
+              key={k}
+              aria-pressed={writing.kind === k || (writing.kind === undefined && kind === k)}
+              onClick={() => put({ kind: k })}
+            >
+              <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
+            </Button>
+          ))}
+        </Group>
+        {composed.guessed.includes('kind') && (
+          <Text size="sm" c="dimmed">
+            {kind} is a guess from its name: tap what it is.
+          </Text>
+        )}
+        <div>
+          <TextInput
+            label="Makes"
+            placeholder="7 plates of 420 g, or 3 litres"
+            value={writing.makes}
+            maxLength={120}
+            onChange={(e) => put({ makes: e.currentTarget.value }, 'makes')}
+          />
+          <MakesRead writing={writing} composed={composed} />
+        </div>
+        <TextInput
+          label="One serving"
+          placeholder={`${usual.unit === 'g' ? sayMass(usual.amount) : sayVolume(usual.amount)}, as is usual`}
+          value={writing.serving}
+          maxLength={80}
+          error={badServing ? 'a weight or a volume, such as 350 g or 250 ml' : undefined}
+          onChange={(e) => put({ serving: e.currentTarget.value }, 'serving')}
+        />
+        <NativeSelect
+          label={composed.guessed.includes('storage') ? 'Keeps like (guessed)' : 'Keeps like'}
+          value={storage[0]?.rowId ?? ''}
+          onChange={(e) => put({ lifeId: e.currentTarget.value })}
+        >
+          {groups.map((g) => (
+            <optgroup key={g} label={g}>
+              {data.lives
+                .filter((l) => l.group === g)
+                .map((l) => (
+                  <option key={l.id} value={l.id}>
+                    {l.item}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+        </NativeSelect>
+        <Button variant="outline" size="sm" aria-expanded={more} onClick={() => setMore(!more)} style={{ alignSelf: 'start' }}>
+          {more ? 'Less' : 'Notes, tags, heating, picture'}
+        </Button>
+        <Collapse expanded={more}>
+          {more && (
+            <Stack gap={12}>
+              <Textarea
+                label="Notes"
+                autosize
+                minRows={2}
+                maxRows={8}
+                value={writing.note}
+                maxLength={1000}
+                onChange={(e) => put({ note: e.currentTarget.value }, 'note')}
+              />
+              <TextInput
+                label="Tags"
+                placeholder="winter, baby"
+                value={writing.tags}
+                maxLength={800}
+                onChange={(e) => put({ tags: e.currentTarget.value }, 'tags')}
+              />
+              <TextInput
+                label="Where it is from"
+                value={writing.source}
+                maxLength={200}
+                onChange={(e) => put({ source: e.currentTarget.value }, 'source')}
+              />
+              <Textarea
+                label="Heating, in your words"
+                description="Stands before the table’s on labels."
+                autosize
+                minRows={1}
+                value={writing.ownReheat}
+                maxLength={300}
+                onChange={(e) => put({ ownReheat: e.currentTarget.value }, 'ownReheat')}
+              />
+              <TextInput
+                label="Thawing, in your words"
+                value={writing.ownThaw}
+                maxLength={200}
+                onChange={(e) => put({ ownThaw: e.currentTarget.value }, 'ownThaw')}
+              />
+              <PictureField
+                pictureId={writing.pictureId}
+                onChange={(pictureId) =>
+                  edit(pictureId === undefined ? (({ pictureId: _gone, ...rest }) => rest)(writing) : { ...writing, pictureId })
+                }
+              />
+            </Stack>
+          )}
+        </Collapse>
+      </Stack>
+    </Card>
+  );
+}

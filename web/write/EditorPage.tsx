@@ -1,0 +1,350 @@
+import { Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { Navigate, useNavigate, useParams } from 'react-router';
+import type { Recipe, Writing } from '#core/contract';
+import { sayPortions } from '#core/kitchen';
+import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type Composed, type ReadingContext } from '#core/recipe';
+import { portionName } from '#core/session';
+import type { RecipeAnswer, WriteAnswer } from '#core/queries';
+import { KindMark } from '../draw/KindMark.tsx';
+import { useRecipeQuery, useWriteQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
+import { newId } from '../sync/device.ts';
+import { draftEdited } from '../sync/draftsSlice.ts';
+import { now } from '../sync/clock.ts';
+import { useAppDispatch, useAppSelector } from '../sync/store.ts';
+import type { DraftRun } from '../sync/useDraft.ts';
+import { useMeasures } from '../sync/measures.ts';
+import { Columns } from '../ui/Columns.tsx';
+import { Note } from '../ui/Note.tsx';
+import { Rows } from '../ui/Rows.tsx';
+import { Page, Waiting } from '../ui/ui.tsx';
+import { useOnce } from '../ui/useOnce.ts';
+import { useCircle } from '../recipe/useCircle.ts';
+import { AboutCard } from './AboutCard.tsx';
+import { Asks, ComesOut, ForTheFreezer } from './Beside.tsx';
+import { importKey, importListSchema, type ImportItem } from './importList.ts';
+import { keepChanges } from './keep.ts';
+import { LinesCard } from './LinesCard.tsx';
+import { MethodCard } from './MethodCard.tsx';
+import { PasteSheet } from './PasteSheet.tsx';
+import { useComposed, useReading, useWritingDraft } from './useWriting.ts';
+
+interface Kept {
+  recipe: Recipe;
+  answer: RecipeAnswer;
+}
+
+const isBlank = (w: Writing): boolean => w.lines.every((l) => l.text.trim() === '') && w.steps.every((s) => s.text.trim() === '');
+
+/** Title, lines and steps of a whole recipe that was pasted, put in where there is nothing yet and behind what there is. */
+function withPasted(w: Writing, text: string): Writing | undefined {
+  const [read] = readPasted(text);
+  if (!read || read.steps.length === 0) return undefined;
+  const pasted = writingOfFile(read, newId);
+  const blank = isBlank(w);
+  return {
+    ...w,
+    name: w.name.trim() || (pasted.name === 'Recipe without a name' ? '' : pasted.name),
+    makes: w.makes.trim() || pasted.makes,
+    tags: w.tags || pasted.tags,
+    source: w.source || (pasted.source === 'from a file' ? '' : pasted.source),
+    note: [w.note, pasted.note].filter(Boolean).join('\n'),
+    lines: blank ? pasted.lines : [...w.lines.filter((l) => l.text.trim() !== ''), ...pasted.lines],
+    steps: blank ? pasted.steps : [...w.steps.filter((s) => s.text.trim() !== ''), ...pasted.steps],
+    ...(pasted.base && !w.base && { base: pasted.base }),
+  };
+}
+
+function Head({
+  writing,
+  composed,
+  isNew,
+  draft,
+  edit,
+  onPaste,
+  onKeep,
+  busy,
+}: {
+  writing: Writing;
+  composed: Composed;
+  isNew: boolean;
+  draft: DraftRun<Writing>;
+  edit: (next: Writing, field?: string) => void;
+  onPaste: () => void;
+  onKeep: (plan: boolean) => void;
+  busy: boolean;
+}) {
+  const { sayMass, sayVolume } = useMeasures();
+  const { serving, servings } = composed.revision;
+  const one = serving.unit === 'g' ? sayMass(serving.amount) : sayVolume(serving.amount);
+  const good = canKeep(composed);
+  const plannable = good && composed.revision.confirmed.includes('yield');
+  return (
+    <Group align="flex-end" gap={16} mb={14}>
+      <Group wrap="nowrap" gap={12} className="grow" miw={280}>
+        <KindMark kind={composed.revision.kind} size={34} />
+        <div className="grow">
+          <TextInput
+            size="xl"
+            aria-label="Name of the recipe"
+            placeholder="Name of the recipe"
+            autoFocus={isNew && writing.name === ''}
+            value={writing.name}
+            maxLength={120}
+            onChange={(e) => edit({ ...writing, name: e.currentTarget.value }, 'name')}
+          />
+          <Text c="dimmed" mt={3}>
+            {isNew ? 'Kept on this device as you go.' : 'A new revision; what was cooked by the old one keeps it.'} Makes{' '}
+            <b>
+              {sayPortions(servings)} {portionName(composed.revision.kind, servings)} of {one}
+            </b>
+            {composed.guessed.includes('makes') ? ' (guessed)' : ''}.
+          </Text>
+        </div>
+      </Group>
+      <Group gap={8}>
+        <Button variant="outline" disabled={!draft.undo} onClick={draft.undo}>
+          Undo
+        </Button>
+        <Button variant="outline" disabled={!draft.redo} onClick={draft.redo}>
+          Redo
+        </Button>
+        <Button variant="outline" onClick={onPaste}>
+          Paste a recipe
+        </Button>
+        <Button variant={plannable && isNew ? 'outline' : 'filled'} disabled={!good || busy} onClick={() => onKeep(false)}>
+          Keep
+        </Button>
+        {isNew && (
+          <Button disabled={!plannable || busy} onClick={() => onKeep(true)}>
+            Keep and plan it
+          </Button>
+        )}
+      </Group>
+    </Group>
+  );
+}
+
+function Editor({
+  id,
+  draft,
+  reading,
+  data,
+  kept,
+  item,
+}: {
+  id: string;
+  draft: DraftRun<Writing>;
+  reading: ReadingContext;
+  data: WriteAnswer;
+  kept: Kept | undefined;
+  item: ImportItem | undefined;
+}) {
+  const navigate = useNavigate();
+  const dispatch = useAppDispatch();
+  const { write } = useCommands();
+  const { busy, once } = useOnce();
+  const { value: writing, edit } = draft;
+  const composed = useComposed(writing, reading);
+  const circleOf = useCircle();
+  const [problem, setProblem] = useState('');
+  const [pasting, setPasting] = useState(false);
+  const imports = useAppSelector((s) => s.drafts.byKey[importKey]);
+  const live = useRef({ writing, edit, draft });
+  useEffect(() => {
+    live.current = { writing, edit, draft };
+  });
+  useHotkeys(
+    [
+      ['mod+Z', () => live.current.draft.undo?.()],
+      ['mod+shift+Z', () => live.current.draft.redo?.()],
+      ['mod+Y', () => live.current.draft.redo?.()],
+    ],
+    [],
+    true,
+  );
+  const takeWhole = useCallback((text: string): boolean => {
+    const next = withPasted(live.current.writing, text);
+    if (next) live.current.edit(next);
+    return next !== undefined;
+  }, []);
+  const keep = async (plan: boolean): Promise<void> => {
+    const revision = plan
+      ? { ...composed.revision, confirmed: [...new Set([...composed.revision.confirmed, 'kind' as const])] }
+      : composed.revision;
+    const changes = keepChanges(id, writing, revision, kept?.recipe ?? null);
+    const names = await circleOf({ ...revision, id: 'writing', recipeId: id, madeAt: now() }, kept?.answer.drawn ?? []).catch(
+      () => undefined,
+    );
+    if (names) {
+      setProblem(
+        `That would go in a circle: ${names.join(', from ')}. Everything you wrote is kept here; choose another recipe for that line.`,
+      );
+      return;
+    }
+    await write(changes, kept ? `${revision.name} is changed` : `${revision.name} is in your recipes`);
+    const list = importListSchema.safeParse(imports?.present);
+    if (item && imports && list.success) {
+      const items = list.data.items.filter((x) => x.id !== id);
+      dispatch(
+        draftEdited({
+          key: importKey,
+          kind: 'import',
+          name: imports.name,
+          path: imports.path,
+          at: now(),
+          before: imports.present,
+          value: { items },
+        }),
+      );
+      await navigate(items.length > 0 ? '/recipes/new' : `/recipes/${id}`);
+    } else
+      await navigate(plan ? `/plan?${new URLSearchParams({ add: id, portions: String(revision.servings) }).toString()}` : `/recipes/${id}`);
+    draft.drop();
+  };
+  const around = item?.notUnderstood ?? [];
+  const stops = composed.asks.filter((a) => a.ask === 'cannotBeMeant' || a.ask === 'tooMany');
+  return (
+    <Page>
+      <Head
+        writing={writing}
+        composed={composed}
+        isNew={kept === undefined}
+        draft={draft}
+        edit={edit}
+        onPaste={() => setPasting(true)}
+        onKeep={(plan) => once(() => keep(plan))}
+        busy={busy}
+      />
+      {[problem, ...stops.map(sayAsk)].filter(Boolean).map((says) => (
+        <Note tone="bad" mb={12} role="alert" key={says}>
+          {says}
+        </Note>
+      ))}
+      <Columns parts={[2.35, 1]} align="start">
+        <Stack>
+          <LinesCard writing={writing} composed={composed} edit={edit} onWhole={takeWhole} />
+          <MethodCard writing={writing} composed={composed} edit={edit} />
+        </Stack>
+        <Stack>
+          <Asks writing={writing} composed={composed} recipeId={id} data={data} edit={edit} />
+          <AboutCard writing={writing} composed={composed} data={data} edit={edit} />
+          <ComesOut writing={writing} composed={composed} finder={reading.finder} data={data} edit={edit} />
+          <ForTheFreezer composed={composed} finder={reading.finder} data={data} />
+          {around.length > 0 && (
+            <Card aria-label="Not understood">
+              <Title order={2}>Around it in {item?.from ?? 'the file'}</Title>
+              <Text size="sm" c="dimmed">
+                Not used, and nothing of it is kept once you keep the recipe.
+              </Text>
+              <Rows mah={320}>
+                {around.map((n) => (
+                  <li key={n.field}>
+                    <div className="grow">
+                      <b>{n.field}</b>
+                      <Text size="sm" style={{ whiteSpace: 'pre-line', overflowWrap: 'anywhere' }}>
+                        {n.value}
+                      </Text>
+                    </div>
+                  </li>
+                ))}
+              </Rows>
+            </Card>
+          )}
+        </Stack>
+      </Columns>
+      {pasting && (
+        <PasteSheet
+          onClose={() => setPasting(false)}
+          onText={(text) => {
+            const whole = takeWhole(text);
+            if (!whole) {
+              const lines = text
+                .split(/\r?\n/)
+                .map((l) => l.trim())
+                .filter(Boolean)
+                .map((l) => ({ id: newId(), text: l }));
+              edit({ ...writing, lines: [...writing.lines.filter((l) => l.text.trim() !== ''), ...lines] });
+            }
+            setPasting(false);
+          }}
+        />
+      )}
+    </Page>
+  );
+}
+
+function Ready({
+  id,
+  path,
+  initial,
+  ...rest
+}: {
+  id: string;
+  path: string;
+  initial: Writing;
+  reading: ReadingContext;
+  data: WriteAnswer;
+  kept: Kept | undefined;
+  item: ImportItem | undefined;
+}) {
+  const draft = useWritingDraft(id, path, initial);
+  return draft ? <Editor key={id} id={id} draft={draft} {...rest} /> : null;
+}
+
+/** A recipe of one's own, written from nothing or from what a file held. */
+export function WritePage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useWriteQuery();
+  const reading = useReading(data, id);
+  const present = useAppSelector((s) => s.drafts.byKey[importKey]?.present);
+  const item = useMemo(() => {
+    const list = importListSchema.safeParse(present);
+    return list.success ? list.data.items.find((x) => x.id === id) : undefined;
+  }, [present, id]);
+  if (!data || !reading) return <Waiting error={error} refetch={() => void refetch()} />;
+  return (
+    <Ready
+      key={id}
+      id={id}
+      path={`/recipes/write/${id}`}
+      initial={item?.writing ?? emptyWriting}
+      reading={reading}
+      data={data}
+      kept={undefined}
+      item={item}
+    />
+  );
+}
+
+/** A recipe that is kept, written on: it becomes a new revision. */
+export function EditPage() {
+  const { id = '' } = useParams();
+  const { data, error, refetch } = useWriteQuery();
+  const recipe = useRecipeQuery(id);
+  const reading = useReading(data, id);
+  const answer = recipe.data?.recipe.id === id ? recipe.data : undefined;
+  const initial = useMemo(() => answer && reading && writingOf(answer.revision, reading, answer.recipe.pictureId), [answer, reading]);
+  if (!data || !reading || !answer || !initial)
+    return <Waiting error={error ?? recipe.error} refetch={() => void (error ? refetch() : recipe.refetch())} />;
+  return (
+    <Ready
+      key={id}
+      id={id}
+      path={`/recipes/${id}/edit`}
+      initial={initial}
+      reading={reading}
+      data={data}
+      kept={{ recipe: answer.recipe, answer }}
+      item={undefined}
+    />
+  );
+}
+
+/** A new recipe: a page of its own, so that several can be half written. */
+export function NewRecipePage() {
+  const [id] = useState(newId);
+  return <Navigate to={`/recipes/write/${id}`} replace />;
+}

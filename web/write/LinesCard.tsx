@@ -1,0 +1,205 @@
+import { Badge, Button, Card, Group, Text, Title } from '@mantine/core';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Writing, WrittenLine } from '#core/contract';
+import { fixOf, move, type Composed, type ComposedFood, type ComposedRow } from '#core/recipe';
+import { newId } from '../sync/device.ts';
+import { useMeasures } from '../sync/measures.ts';
+import { FoodPanel, type SetFood } from './FoodPanel.tsx';
+import { FoodRead } from './FoodRead.tsx';
+import { NewFood } from './NewFood.tsx';
+import { SortedTexts } from './SortedTexts.tsx';
+import { TextRow } from './TextRow.tsx';
+import { useTexts } from './useTexts.ts';
+import c from './Texts.module.css';
+
+const newLine = (text: string): WrittenLine => ({ id: newId(), text });
+
+interface RowProps {
+  row: Exclude<ComposedRow, { heading: string }>;
+  /** The open food's id, when it is of this row. */
+  open: string | undefined;
+  fixed: boolean;
+  one: boolean;
+  units: ReturnType<typeof useMeasures>['units'];
+  acts: FoodActs;
+}
+interface FoodActs {
+  open: (lineId: string | undefined) => void;
+  set: SetFood;
+  asRead: (rowId: string) => void;
+  one: (rowId: string) => void;
+  make: (food: ComposedFood, name: string) => void;
+  others: () => Composed['revision']['lines'];
+}
+
+/** What stands beside a written line: its foods. */
+const RowRead = memo(function RowRead({ row, open, units, acts }: RowProps) {
+  return (
+    <div className={c.read}>
+      {row.foods.map((food) => (
+        <FoodRead
+          key={food.line.id}
+          food={food}
+          units={units}
+          open={food.line.id === open}
+          onOpen={(id) => acts.open(open === id ? undefined : id)}
+          onTake={(f, item) => acts.set(f, { item: { type: 'ingredient', id: item.id }, name: item.name })}
+        />
+      ))}
+    </div>
+  );
+});
+
+/** The panel that corrects one food of a line, across the row. */
+const RowPanel = memo(function RowPanel({ row, open, fixed, one, acts }: RowProps) {
+  const opened = row.foods.find((f) => f.line.id === open);
+  return (
+    <div className={c.panel}>
+      {opened && (
+        <FoodPanel
+          key={opened.line.id}
+          food={opened}
+          others={acts.others().filter((l) => l.id !== opened.line.id && l.moment === 'batch')}
+          several={row.foods.length > 1 || one}
+          onSet={acts.set}
+          onAsRead={fixed || one ? () => acts.asRead(row.id) : undefined}
+          onOne={one ? undefined : () => acts.one(row.id)}
+          onNew={(name) => acts.make(opened, name)}
+          onClose={() => acts.open(undefined)}
+        />
+      )}
+    </div>
+  );
+});
+
+/** As you write it, and as it will be weighed: one line a food, headings for parts, corrections one tap away. */
+export function LinesCard({
+  writing,
+  composed,
+  edit,
+  onWhole,
+}: {
+  writing: Writing;
+  composed: Composed;
+  edit: (next: Writing, field?: string) => void;
+  onWhole: (text: string) => boolean;
+}) {
+  const { units } = useMeasures();
+  const [open, setOpen] = useState<string>();
+  const [making, setMaking] = useState<{ food: ComposedFood; name: string }>();
+  const empty = useRef(newLine(''));
+  // an empty page begins with a line to write on
+  const lines = writing.lines.length > 0 ? writing.lines : [empty.current];
+  const setLines = (next: WrittenLine[], field?: string): void => edit({ ...writing, lines: next }, field);
+  const acts = useTexts(lines, setLines, newLine, onWhole);
+  const rows = useMemo(() => new Map(composed.rows.map((r) => [r.id, r])), [composed.rows]);
+  const stepsOf = useMemo(() => {
+    const found = new Map<string, number[]>();
+    composed.revision.steps.forEach((s, i) => s.uses.forEach((u) => found.set(u.lineId, [...(found.get(u.lineId) ?? []), i + 1])));
+    return found;
+  }, [composed.revision.steps]);
+  const live = useRef({ writing, composed, edit });
+  useEffect(() => {
+    live.current = { writing, composed, edit };
+  });
+  const change = useCallback((rowId: string, next: (line: WrittenLine) => WrittenLine, field?: string): void => {
+    const { writing: w, edit: put } = live.current;
+    put({ ...w, lines: w.lines.map((l) => (l.id === rowId ? next(l) : l)) }, field);
+  }, []);
+  const foodActs = useMemo((): FoodActs => {
+    const rowOf = (food: ComposedFood): string =>
+      live.current.composed.rows.find((r) => 'foods' in r && r.foods.some((f) => f.line.id === food.line.id))?.id ?? '';
+    return {
+      open: setOpen,
+      set: (food, set, unset) =>
+        change(
+          rowOf(food),
+          (l) => ({ ...l, fixes: { ...l.fixes, [food.line.id]: fixOf(food, l.text, l.fixes?.[food.line.id], set, unset) } }),
+          `fix ${food.line.id} ${Object.keys(set).join()}`,
+        ),
+      asRead: (rowId) => change(rowId, ({ id, text }) => ({ id, text })),
+      one: (rowId) => change(rowId, ({ id, text }) => ({ id, text, one: true })),
+      make: (food, name) => setMaking({ food, name }),
+      others: () => live.current.composed.revision.lines,
+    };
+  }, [change]);
+  return (
+    <Card aria-label="Ingredients">
+      <Group justify="space-between" mb={6}>
+        <Title order={2}>As you write it</Title>
+        <Text c="dimmed" size="sm">
+          as it will be weighed; tap to correct
+        </Text>
+        <Text c="dimmed" size="sm">
+          step
+        </Text>
+      </Group>
+      <SortedTexts ids={lines.map((l) => l.id)} onMove={(id, by) => setLines(move(lines, id, by))}>
+        {lines.map((line, i) => {
+          const row = rows.get(line.id);
+          const foods = row && 'foods' in row ? row.foods : [];
+          const steps = [...new Set(foods.flatMap((f) => stepsOf.get(f.line.id) ?? []))].join(', ');
+          return (
+            <TextRow
+              key={line.id}
+              id={line.id}
+              text={line.text}
+              label={`Line ${i + 1}`}
+              placeholder={i === 0 && lines.length === 1 ? '2 big leeks, sliced thin' : undefined}
+              acts={acts}
+              heading={row !== undefined && 'heading' in row}
+            >
+              {row && 'foods' in row ? (
+                <RowRead
+                  row={row}
+                  open={foods.some((f) => f.line.id === open) ? open : undefined}
+                  fixed={line.fixes !== undefined}
+                  one={line.one === true}
+                  units={units}
+                  acts={foodActs}
+                />
+              ) : (
+                <div className={c.read}>
+                  {row && 'heading' in row && (
+                    <Text c="dimmed" size="sm" py={8}>
+                      {row.heading ? 'a part of the recipe' : 'the part ends here'}
+                    </Text>
+                  )}
+                </div>
+              )}
+              <div className={c.where}>{steps && <Badge color="rim">{steps}</Badge>}</div>
+              {row && 'foods' in row && foods.some((f) => f.line.id === open) && (
+                <RowPanel row={row} open={open} fixed={line.fixes !== undefined} one={line.one === true} units={units} acts={foodActs} />
+              )}
+            </TextRow>
+          );
+        })}
+      </SortedTexts>
+      <Group mt={8}>
+        <Button
+          variant="outline"
+          size="sm"
+          onClick={() => {
+            const last = lines.at(-1);
+            if (last) acts.enter(last.id, last.text.length);
+          }}
+        >
+          Another line
+        </Button>
+        <Text c="dimmed" size="sm">
+          Enter for the next line; “For the sauce:” makes a part; Alt and arrows move a line.
+        </Text>
+      </Group>
+      {making && (
+        <NewFood
+          name={making.name}
+          onClose={() => setMaking(undefined)}
+          onMade={(row) => {
+            foodActs.set(making.food, { item: { type: 'ingredient', id: row.id }, name: row.name });
+            setMaking(undefined);
+          }}
+        />
+      )}
+    </Card>
+  );
+}

@@ -1,0 +1,74 @@
+import { Button, Card, Group, Text, Title } from '@mantine/core';
+import { useMemo, useRef } from 'react';
+import type { Writing, WrittenStep } from '#core/contract';
+import { sayMinutes } from '#core/kitchen';
+import { move, type Composed } from '#core/recipe';
+import { newId } from '../sync/device.ts';
+import { SortedTexts } from './SortedTexts.tsx';
+import { TextRow } from './TextRow.tsx';
+import { useTexts } from './useTexts.ts';
+import c from './Texts.module.css';
+
+const newStep = (text: string): WrittenStep => ({ id: newId(), text });
+
+/** The method as plain text, a step each: split by Enter, joined by Backspace. */
+export function MethodCard({
+  writing,
+  composed,
+  edit,
+}: {
+  writing: Writing;
+  composed: Composed;
+  edit: (next: Writing, field?: string) => void;
+}) {
+  const empty = useRef(newStep(''));
+  const steps = writing.steps.length > 0 ? writing.steps : [empty.current];
+  const setSteps = (next: WrittenStep[], field?: string): void => edit({ ...writing, steps: next }, field);
+  const acts = useTexts(steps, setSteps, newStep);
+  const read = useMemo(() => new Map(composed.revision.steps.map((s) => [s.id, s])), [composed.revision.steps]);
+  return (
+    <Card aria-label="Method">
+      <Title order={2} mb={6}>
+        The method
+      </Title>
+      <SortedTexts ids={steps.map((s) => s.id)} onMove={(id, by) => setSteps(move(steps, id, by))}>
+        {steps.map((step, i) => {
+          const known = read.get(step.id);
+          return (
+            <TextRow
+              key={step.id}
+              id={step.id}
+              text={step.text}
+              label={`Step ${i + 1}`}
+              placeholder={i === 0 && steps.length === 1 ? 'Sweat the leeks in the oil for 10 minutes.' : undefined}
+              acts={acts}
+              isStep
+              number={<span className={c.number}>{i + 1}</span>}
+            >
+              <Text size="xs" c="dimmed" py={9} className={c.where}>
+                {known
+                  ? `${known.guess ? 'about ' : ''}${sayMinutes(known.handsOnMin)}${known.waitMin > 0 ? `, then ${sayMinutes(known.waitMin)} by itself` : ''}`
+                  : ''}
+              </Text>
+            </TextRow>
+          );
+        })}
+      </SortedTexts>
+      <Group mt={8}>
+        <Button
+          variant="outline"
+          size="sm"
+          onClick={() => {
+            const last = steps.at(-1);
+            if (last) acts.enter(last.id, last.text.length);
+          }}
+        >
+          Another step
+        </Button>
+        <Text c="dimmed" size="sm">
+          Enter splits a step, Backspace joins it to the one above.
+        </Text>
+      </Group>
+    </Card>
+  );
+}

@@ -1,0 +1,34 @@
+import { useMemo } from 'react';
+import { writingSchema, type Writing } from '#core/contract';
+import { ingredientFinder } from '#core/kitchen';
+import { compose, type Composed, type ReadingContext } from '#core/recipe';
+import type { WriteAnswer } from '#core/queries';
+import { useDraft, type DraftRun } from '../sync/useDraft.ts';
+
+/** What lines are read with, for as long as foods and recipes stand. */
+export function useReading(data: WriteAnswer | undefined, recipeId: string): ReadingContext | undefined {
+  return useMemo(
+    () => data && { finder: ingredientFinder(data.rows), recipes: data.recipes.filter((r) => r.id !== recipeId) },
+    [data, recipeId],
+  );
+}
+
+const readWriting = (kept: unknown): Writing | undefined => {
+  const parsed = writingSchema.safeParse(kept);
+  return parsed.success ? parsed.data : undefined;
+};
+
+/** A recipe being written, kept on this device as it goes; one draft a recipe. */
+export const useWritingDraft = (recipeId: string, path: string, initial: Writing): DraftRun<Writing> | undefined =>
+  useDraft<Writing>({
+    kind: 'recipe',
+    key: `recipe ${recipeId}`,
+    name: (w) => w.name.trim() || 'A recipe without a name',
+    path,
+    initial,
+    read: readWriting,
+  });
+
+/** What is understood of it so far. */
+export const useComposed = (writing: Writing, reading: ReadingContext): Composed =>
+  useMemo(() => compose(writing, reading), [writing, reading]);
