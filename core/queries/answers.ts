@@ -188,6 +188,7 @@ export interface WriteAnswer {
 export interface RevisionsAnswer {
   recipe: Recipe;
   revisions: Revision[];
+  timeZone: string;
 }
 
 /** A recipe that was put away or is the same as another. */

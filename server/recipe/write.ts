@@ -48,7 +48,11 @@ export function revisionsAnswer(ctx: Context, id: string): RevisionsAnswer {
     .where(eq(sql`json_extract(${t.data}, '$.recipeId')`, id))
     .all();
   const revisions = ids.flatMap((r) => documentById(ctx.db, 'recipe_revision', r.id) ?? []);
-  return { recipe, revisions: revisions.toSorted((a, b) => b.madeAt.localeCompare(a.madeAt)) };
+  return {
+    recipe,
+    revisions: revisions.toSorted((a, b) => b.madeAt.localeCompare(a.madeAt)),
+    timeZone: worldOf(ctx.db).household.timeZone,
+  };
 }
 
 /** Recipes that were put away, or are the same as another. */

@@ -1,6 +1,6 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { memo, useCallback, useEffect, useRef } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
 import { portionName } from '#core/session';
@@ -14,6 +14,7 @@ import { DoseCard } from './DoseCard.tsx';
 import { FreezingCard } from './FreezingCard.tsx';
 import { NotesCard } from './NotesCard.tsx';
 import { PortionCard } from './PortionCard.tsx';
+import { RecipeMenu } from './RecipeMenu.tsx';
 import { ReheatCard } from './ReheatCard.tsx';
 import { ReviewCard } from './ReviewCard.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
@@ -74,6 +75,11 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         {scaled?.passage && <ThroughCard passage={scaled.passage} />}
         {scaled && <PortionCard data={data} s={s} scaled={scaled} />}
         {scaled && <DrawsCard data={data} scaled={scaled} />}
+        {data.recipe.pictureId && (
+          <Card p={0} aria-label="Picture" className={c.picture}>
+            <img src={`/api/pictures/${encodeURIComponent(data.recipe.pictureId)}`} alt={revision.name} />
+          </Card>
+        )}
         <DrawnByCard data={data} onScale={toPortions} />
         <DoseCard data={data} />
         <NotesCard data={data} />
@@ -128,6 +134,10 @@ const RecipeHead = memo(function RecipeHead({
       <Button component="a" variant="outline" href="#method">
         Method
       </Button>
+      <Button component={Link} variant="outline" to={`/recipes/${data.recipe.id}/edit`}>
+        Edit
+      </Button>
+      <RecipeMenu data={data} />
       {!isUnconfirmed(data) && (
         <Button disabled={!ready} onClick={() => onPlan(open?.id)}>
           {open ? (
@@ -183,7 +193,9 @@ function Scaled({ data }: { data: RecipeAnswer }) {
 /** One recipe at any size: what to measure out, large; exact figures and reasons one tap away. */
 export function RecipePage() {
   const { id = '' } = useParams();
-  const { data, error, refetch } = useRecipeQuery(id);
-  if (!data || data.recipe.id !== id) return <Waiting error={error} refetch={() => void refetch()} />;
+  const { currentData: data, error, refetch } = useRecipeQuery(id);
+  if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
+  // it is the same as another one by now
+  if (data.recipe.id !== id) return <Navigate to={`/recipes/${data.recipe.id}`} replace />;
   return <Scaled key={id} data={data} />;
 }

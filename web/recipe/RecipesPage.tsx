@@ -1,4 +1,4 @@
-import { Badge, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Anchor, Badge, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
@@ -11,6 +11,13 @@ import { HalfMade } from '../ui/HalfMade.tsx';
 import { useTyped } from '../ui/useTyped.ts';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
 import { StarterShelf } from '../welcome/StarterShelf.tsx';
+
+/** All recipes in one file. */
+const files = [
+  ['json', 'All as JSON-LD'],
+  ['md', 'as Markdown'],
+  ['csv', 'as a table'],
+] as const;
 
 /** The library: by kind, searched as you type, with what is in store and when it was last made. */
 export function RecipesPage() {
@@ -58,6 +65,17 @@ export function RecipesPage() {
         </Button>
       </PageHead>
       <HalfMade kinds={['import', 'line', 'recipe']} />
+      <Group gap={16} mb={10}>
+        <Anchor component={Link} size="sm" to="/recipes/away">
+          Put away
+        </Anchor>
+        {data.length > 0 &&
+          files.map(([format, name]) => (
+            <Anchor key={format} size="sm" href={`/api/recipes/file/${format}`} download>
+              {name}
+            </Anchor>
+          ))}
+      </Group>
       {data.length === 0 ? (
         <Stack>
           <Empty

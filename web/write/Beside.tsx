@@ -21,6 +21,7 @@ import { packableOf, portionMlOf } from '#core/session';
 import type { WriteAnswer } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
+import type { SetFood } from './FoodPanel.tsx';
 
 type Edit = (next: Writing, field?: string) => void;
 
@@ -210,12 +211,14 @@ export const Asks = memo(function Asks({
   recipeId,
   data,
   edit,
+  onFood,
 }: {
   writing: Writing;
   composed: Composed;
   recipeId: string;
   data: WriteAnswer;
   edit: Edit;
+  onFood: SetFood;
 }) {
   const doubles = useMemo(
     () =>
@@ -268,11 +271,31 @@ export const Asks = memo(function Asks({
             </Stack>
           </li>
         ))}
-        {foods.slice(0, mostAsked).map((a) => (
-          <li key={a.lineId}>
-            <Box className="grow">{sayAsk(a)}</Box>
-          </li>
-        ))}
+        {foods.slice(0, mostAsked).map((a) => {
+          const food = composed.rows.flatMap((r) => ('foods' in r ? r.foods : [])).find((f) => f.line.id === a.lineId);
+          return (
+            <li key={a.lineId} data-top>
+              <Stack gap={6} className="grow">
+                <span>{food && food.offers.length > 0 ? `Which ${a.name} is it?` : sayAsk(a)}</span>
+                {food && food.offers.length > 0 && (
+                  <Group gap={6}>
+                    {food.offers.map((o) => (
+                      <Button
+                        key={o.id}
+                        size="sm"
+                        variant="outline"
+                        aria-label={`It is ${o.name}`}
+                        onClick={() => onFood(food, { item: { type: 'ingredient', id: o.id }, name: o.name })}
+                      >
+                        {o.name}
+                      </Button>
+                    ))}
+                  </Group>
+                )}
+              </Stack>
+            </li>
+          );
+        })}
         {foods.length > mostAsked && (
           <li>
             <Text c="dimmed">and {foods.length - mostAsked} more, each marked beside its line.</Text>

@@ -26,10 +26,11 @@ import { AboutCard } from './AboutCard.tsx';
 import { Asks, ComesOut, ForTheFreezer } from './Beside.tsx';
 import { importKey, importListSchema, type ImportItem } from './importList.ts';
 import { keepChanges } from './keep.ts';
+import type { SetFood } from './FoodPanel.tsx';
 import { LinesCard } from './LinesCard.tsx';
 import { MethodCard } from './MethodCard.tsx';
 import { PasteSheet } from './PasteSheet.tsx';
-import { useComposed, useReading, useWritingDraft } from './useWriting.ts';
+import { corrected, useComposed, useReading, useWritingDraft } from './useWriting.ts';
 
 interface Kept {
   recipe: Recipe;
@@ -165,6 +166,15 @@ function Editor({
     [],
     true,
   );
+  const rows = useRef(composed.rows);
+  useEffect(() => {
+    rows.current = composed.rows;
+  });
+  const onFood = useCallback<SetFood>((food, set, unset) => {
+    const { writing: w, edit: put } = live.current;
+    const next = corrected(w, rows.current, food, set, unset);
+    put(next, `fix ${food.line.id} ${Object.keys(set).join()}`);
+  }, []);
   const takeWhole = useCallback((text: string): boolean => {
     const next = withPasted(live.current.writing, text);
     if (next) live.current.edit(next);
@@ -225,11 +235,11 @@ function Editor({
       ))}
       <Columns parts={[2.35, 1]} align="start">
         <Stack>
-          <LinesCard writing={writing} composed={composed} edit={edit} onWhole={takeWhole} />
+          <LinesCard writing={writing} composed={composed} edit={edit} onFood={onFood} onWhole={takeWhole} />
           <MethodCard writing={writing} composed={composed} edit={edit} />
         </Stack>
         <Stack>
-          <Asks writing={writing} composed={composed} recipeId={id} data={data} edit={edit} />
+          <Asks writing={writing} composed={composed} recipeId={id} data={data} edit={edit} onFood={onFood} />
           <AboutCard writing={writing} composed={composed} data={data} edit={edit} />
           <ComesOut writing={writing} composed={composed} finder={reading.finder} data={data} edit={edit} />
           <ForTheFreezer composed={composed} finder={reading.finder} data={data} />

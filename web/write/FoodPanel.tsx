@@ -14,7 +14,8 @@ const units = Object.keys(unitFacts) as Unit[];
 const unitName = (u: Unit): string =>
   u === 'piece' ? 'pieces' : unitFacts[u].dimension === 'count' ? pluralOf(unitFacts[u].short) : unitFacts[u].short;
 const written = (line: Line): string => {
-  const said = (a: string): string => (a.includes('/') ? a : String(Number(toNumber(a).toFixed(3))));
+  // halves and thirds stay what they are, 11/10 is 1.1
+  const said = (a: string): string => (/\/[2346]$/.test(a) ? a : String(Number(toNumber(a).toFixed(3))));
   return [line.amount, line.amountTo].flatMap((a) => (a === undefined ? [] : [said(a)])).join(' to ');
 };
 

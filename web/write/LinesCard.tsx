@@ -1,7 +1,7 @@
 import { Badge, Button, Card, Group, Text, Title } from '@mantine/core';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Writing, WrittenLine } from '#core/contract';
-import { fixOf, move, type Composed, type ComposedFood, type ComposedRow } from '#core/recipe';
+import { move, type Composed, type ComposedFood, type ComposedRow } from '#core/recipe';
 import { newId } from '../sync/device.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { FoodPanel, type SetFood } from './FoodPanel.tsx';
@@ -77,11 +77,13 @@ export function LinesCard({
   writing,
   composed,
   edit,
+  onFood,
   onWhole,
 }: {
   writing: Writing;
   composed: Composed;
   edit: (next: Writing, field?: string) => void;
+  onFood: SetFood;
   onWhole: (text: string) => boolean;
 }) {
   const { units } = useMeasures();
@@ -107,22 +109,15 @@ export function LinesCard({
     put({ ...w, lines: w.lines.map((l) => (l.id === rowId ? next(l) : l)) }, field);
   }, []);
   const foodActs = useMemo((): FoodActs => {
-    const rowOf = (food: ComposedFood): string =>
-      live.current.composed.rows.find((r) => 'foods' in r && r.foods.some((f) => f.line.id === food.line.id))?.id ?? '';
     return {
       open: setOpen,
-      set: (food, set, unset) =>
-        change(
-          rowOf(food),
-          (l) => ({ ...l, fixes: { ...l.fixes, [food.line.id]: fixOf(food, l.text, l.fixes?.[food.line.id], set, unset) } }),
-          `fix ${food.line.id} ${Object.keys(set).join()}`,
-        ),
+      set: onFood,
       asRead: (rowId) => change(rowId, ({ id, text }) => ({ id, text })),
       one: (rowId) => change(rowId, ({ id, text }) => ({ id, text, one: true })),
       make: (food, name) => setMaking({ food, name }),
       others: () => live.current.composed.revision.lines,
     };
-  }, [change]);
+  }, [change, onFood]);
   return (
     <Card aria-label="Ingredients">
       <Group justify="space-between" mb={6}>

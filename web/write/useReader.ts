@@ -34,7 +34,9 @@ export function useReader(): ReaderRun {
     let timer: ReturnType<typeof setTimeout> | undefined;
     setStopped(undefined);
     return new Promise((resolve) => {
+      let over = false;
       const finish = (found: FilesRead | undefined, why?: string): void => {
+        over = true;
         clearTimeout(timer);
         thread.terminate();
         end.current = undefined;
@@ -58,6 +60,8 @@ export function useReader(): ReaderRun {
       setState({ done: 0, total: files.length, name: files[0]?.name ?? '' });
       watch(files[0]?.name ?? 'This');
       const tell = (done: number, name: string): void => {
+        // a message of progress may come in behind the last answer
+        if (over) return;
         watch(name);
         setState({ done, total: files.length, name });
       };

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
-import { writingSchema, type Writing } from '#core/contract';
-import { ingredientFinder } from '#core/kitchen';
-import { compose, type Composed, type ReadingContext } from '#core/recipe';
+import { writingSchema, type Fix, type Line, type Writing } from '#core/contract';
+import { createMemo, ingredientFinder } from '#core/kitchen';
+import { compose, fixOf, type Composed, type ComposedFood, type ComposedRow, type ReadingContext } from '#core/recipe';
 import type { WriteAnswer } from '#core/queries';
 import { useDraft, type DraftRun } from '../sync/useDraft.ts';
 
 /** What lines are read with, for as long as foods and recipes stand. */
 export function useReading(data: WriteAnswer | undefined, recipeId: string): ReadingContext | undefined {
   return useMemo(
-    () => data && { finder: ingredientFinder(data.rows), recipes: data.recipes.filter((r) => r.id !== recipeId) },
+    () => data && { finder: ingredientFinder(data.rows), recipes: data.recipes.filter((r) => r.id !== recipeId), memo: createMemo() },
     [data, recipeId],
   );
 }
@@ -32,3 +32,21 @@ export const useWritingDraft = (recipeId: string, path: string, initial: Writing
 /** What is understood of it so far. */
 export const useComposed = (writing: Writing, reading: ReadingContext): Composed =>
   useMemo(() => compose(writing, reading), [writing, reading]);
+
+/** A writing in which one food of a line is corrected; the text stays as it is written. */
+export function corrected(
+  writing: Writing,
+  rows: readonly ComposedRow[],
+  food: ComposedFood,
+  set: Partial<Line>,
+  unset?: Fix['unset'],
+): Writing {
+  const { id } = food.line;
+  const rowId = rows.find((r) => 'foods' in r && r.foods.some((f) => f.line.id === id))?.id;
+  return {
+    ...writing,
+    lines: writing.lines.map((l) =>
+      l.id === rowId ? { ...l, fixes: { ...l.fixes, [id]: fixOf(food, l.text, l.fixes?.[id], set, unset) } } : l,
+    ),
+  };
+}

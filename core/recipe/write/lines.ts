@@ -1,5 +1,5 @@
 import type { Fix, Line, WrittenLine } from '#core/contract';
-import { toNumber, unitFacts, type IngredientFinder, type IngredientRow } from '#core/kitchen';
+import { noMemo, toNumber, unitFacts, type IngredientFinder, type IngredientRow, type Memo } from '#core/kitchen';
 import { readLines, type Knows, type ReadLine } from '../text/line.ts';
 
 /** A recipe of one's own that a line may draw from. */
@@ -13,6 +13,8 @@ export interface ReadingContext {
   finder: IngredientFinder;
   /** Recipes of one's own, by name; the one being written is not among them. */
   recipes: readonly OwnRecipe[];
+  /** Remembers how lines were read while they stay the same: an editor reads sixty at every key. */
+  memo?: Memo;
 }
 
 /** One food of a written line, as it will be weighed. */
@@ -38,8 +40,19 @@ const singular = (name: string): string => plain(name).replace(/s$/, '');
 function matchOf(read: ReadLine, finder: IngredientFinder): IngredientRow | undefined {
   const tinned = /\b(tins?|cans?|tinned|canned)\b/i.test(read.written);
   const asTin = tinned ? finder.match(`tinned ${read.form === 'chopped' ? 'chopped ' : ''}${read.name}`) : undefined;
-  return asTin ?? finder.match(read.name) ?? finder.match(`${read.name} ${read.formText ?? ''}`);
+  const found = asTin ?? finder.match(read.name) ?? finder.match(`${read.formText ?? ''} ${read.name}`);
+  if (found) return found;
+  // several foods go by one name: what is measured by the spoon is dried, by the sprig fresh, what is drained comes out of a tin
+  const state = states.find(([, units, forms]) => (read.unit && units.has(read.unit)) || forms.test(read.formText ?? ''))?.[0];
+  return state === undefined || finder.read(read.name)?.over.length !== 0 ? undefined : finder.match(`${state} ${read.name}`);
 }
+
+/** In what state a food is meant, by what it is measured in and what is done to it. */
+const states: readonly (readonly [string, ReadonlySet<string>, RegExp])[] = [
+  ['tinned', new Set(['tin']), /\bdrained\b/i],
+  ['dried', new Set(['tsp', 'tbsp', 'pinch']), /\bsoaked\b/i],
+  ['fresh', new Set(['sprig', 'bunch', 'leaf', 'handful']), /\bleaves picked\b/i],
+];
 
 const seasonings = /\b(salt|pepper|salz|pfeffer|sel|poivre|sale|pepe|sal|pimienta)\b/i;
 
@@ -52,25 +65,6 @@ function scalingOf(read: ReadLine): Line['scaling'] {
   return counted && amount !== undefined && Number.isInteger(toNumber(amount)) && /\begg|\bbay\b/i.test(read.name)
     ? { rule: 'whole' }
     : { rule: 'proportional' };
-}
-
-/** Many recipes have the same lines, and every key reads all of one again. */
-const mostKept = 4000;
-const readings = new Map<string, readonly ReadLine[]>();
-let keptFor: IngredientFinder | undefined;
-let knows: Knows = () => false;
-
-function readingOf(text: string, finder: IngredientFinder): readonly ReadLine[] {
-  if (keptFor !== finder || readings.size > mostKept) {
-    keptFor = finder;
-    readings.clear();
-    knows = (name) => finder.read(name)?.sure ?? false;
-  }
-  const kept = readings.get(text);
-  if (kept) return kept;
-  const read = readLines(text, knows);
-  readings.set(text, read);
-  return read;
 }
 
 /** The id of a food of a line: the line's own for the first. @example foodId('line1', 1) // 'line1.2' */
@@ -144,17 +138,20 @@ function composeFood(
  * @example composeLines([{ id: 'a', text: 'salt and pepper' }], ctx)[0] // two foods of one text
  */
 export function composeLines(written: readonly WrittenLine[], ctx: ReadingContext): ComposedRow[] {
+  const { finder, memo = noMemo } = ctx;
+  const knows: Knows = (name) => finder.read(name)?.sure ?? false;
   let section: string | undefined;
   return written
     .filter((w) => w.text.trim() !== '')
     .map((w): ComposedRow => {
-      const reads = readingOf(w.text, ctx.finder);
-      if (reads[0]?.heading !== undefined) {
-        section = reads[0].heading || undefined;
-        return { id: w.id, text: w.text, heading: reads[0].heading };
-      }
-      const foods = w.one ? reads.slice(0, 1) : reads;
-      return { id: w.id, text: w.text, foods: foods.map((read, n) => composeFood(w, read, n, foods.length > 1, section, ctx)) };
+      const row = memo([w, ctx], `line in ${section ?? ''}`, (): ComposedRow => {
+        const reads = readLines(w.text, knows);
+        if (reads[0].heading !== undefined) return { id: w.id, text: w.text, heading: reads[0].heading };
+        const foods = w.one ? reads.slice(0, 1) : reads;
+        return { id: w.id, text: w.text, foods: foods.map((read, n) => composeFood(w, read, n, foods.length > 1, section, ctx)) };
+      });
+      if ('heading' in row) section = row.heading || undefined;
+      return row;
     });
 }
 
