@@ -37,6 +37,9 @@ async function allPages(server: RunningServer): Promise<string[]> {
     '/recipes/recipe_meatballs?by=eaters&v=&days=21&every=3',
     '/recipes/feel',
     '/recipes/new',
+    '/recipes/recipe_stew/edit',
+    '/recipes/recipe_stew/revisions',
+    '/recipes/away',
     '/plan',
     '/plan?new=1',
     `/plan/${next.id}`,
@@ -165,9 +168,10 @@ test('bad files say what is wrong and lose nothing', async ({ page, server }) =>
   await page.getByLabel('Recipe file').setInputFiles(sample('broken.json'));
   await expect(page.getByRole('alert')).toContainText('cut off or broken');
   await page.getByLabel('Recipe file').setInputFiles(sample('array.json'));
-  await expect(page.getByRole('button', { name: 'Oat flatbreads' })).toBeVisible();
-  await page.getByRole('button', { name: 'Green lentil base' }).click();
-  await expect(page.getByText('8 ladles')).toBeVisible();
+  await expect(page.getByText('2 recipes to look over')).toBeVisible();
+  await expect(page.getByText('Oat flatbreads')).toBeVisible();
+  await page.getByRole('button', { name: 'Look at Green lentil base' }).click();
+  await expect(page.getByLabel('Makes')).toHaveValue('8 ladles');
 });
 
 test('a code that matches no pack offers the near one', async ({ page, server }) => {

@@ -187,12 +187,11 @@ test('Pack: an option is chosen, packs are filled, put away and marked by hand',
 test('Pack: a portion larger than every container names the nearest', async ({ page, server }) => {
   await page.goto(`${server.address}/recipes/new`);
   await page.getByLabel('Recipe file').setInputFiles(path.join(import.meta.dirname, 'samples', 'text-steps.json'));
-  await expect(page.getByRole('heading', { name: 'Check what was read' })).toBeVisible();
   await expect(page.getByText('Simmer the parsnips and ginger in the stock for 25 minutes.')).toBeVisible();
-  await page.getByLabel('How large is one?').fill('2500');
-  await page.getByRole('combobox', { name: 'Unit of a serving' }).selectOption('ml');
-  await page.getByRole('button', { name: 'Keep this recipe' }).click();
-  await page.waitForURL(/\/recipes\/[0-9A-Z]{26}/);
+  await page.getByLabel('One serving').fill('2.5 l');
+  await page.getByRole('group', { name: 'Kind' }).getByRole('button', { name: 'meal' }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.waitForURL(/\/recipes\/[0-9A-Z]{26}$/);
   await settled(page);
   await page.goto(`${server.address}/plan?add=${page.url().split('/recipes/')[1]!.split('?')[0]!}&portions=3`);
   await expect(page.getByText(/larger than every container; the nearest is Zip bag 3 L/)).toBeVisible();

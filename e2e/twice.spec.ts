@@ -38,6 +38,7 @@ async function pagesOf(server: RunningServer): Promise<string[]> {
     '/eat?log=tonight',
     '/recipes/recipe_stew',
     '/recipes/feel',
+    '/recipes/recipe_stew/edit',
     `/pack/${sessions.find((s) => s.day < '2026-11-24')!.id}/labels`,
     '/kitchen',
     '/kitchen?tab=gear',
@@ -317,9 +318,9 @@ test('a recipe kept, packs filled and a dinner logged by double taps are one of 
   const recipes = async () => (await getJson<RecipeBrief[]>(server, '/recipes')).length;
   const before = { recipes: await recipes(), store: await getJson<StoreAnswer>(server, '/store') };
   await page.goto(`${server.address}/recipes`);
-  await page.getByRole('link', { name: 'Bring in a recipe' }).first().click();
+  await page.getByRole('link', { name: 'Bring in recipes' }).first().click();
   await page.getByLabel('Recipe file').setInputFiles(path.join(import.meta.dirname, 'samples/saved-page.html'));
-  await page.getByRole('button', { name: 'Keep this recipe' }).dblclick();
+  await page.getByRole('button', { name: 'Keep', exact: true }).dblclick();
   await expect(page.getByRole('heading', { name: 'Squash and butter bean pot' })).toBeVisible();
   await settled(page);
   expect(await recipes()).toBe(before.recipes + 1);

@@ -47,6 +47,13 @@ export const writingSchema = z.object({
   base: revisionSchema.partial().optional(),
   /** Its picture: of this recipe, or chosen just now. */
   pictureId: idSchema.optional(),
+  /** The file it was read from. */
+  from: z.string().max(300).optional(),
+  /** What stood around it there and was not understood: shown while it is written, kept nowhere else. */
+  around: z
+    .array(z.object({ field: z.string().max(80), value: z.string().max(5000) }))
+    .max(80)
+    .optional(),
 });
 
 /** What a file of ours keeps beside what people read: corrections, and what has no words of its own. Held to the texts it stands with. */

@@ -47,7 +47,6 @@ export function SameAs({ recipe, revision, onClose }: { recipe: Recipe; revision
         <Select
           label="The recipe that stays"
           searchable
-          data-autofocus
           value={id ?? null}
           nothingFoundMessage="None of that name"
           data={others.map((r) => ({ value: r.recipe.id, label: r.recipe.name }))}

@@ -11,9 +11,8 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { useRecipeQuery, useWriteQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
-import { draftEdited } from '../sync/draftsSlice.ts';
 import { now } from '../sync/clock.ts';
-import { useAppDispatch, useAppSelector } from '../sync/store.ts';
+import { useAppSelector } from '../sync/store.ts';
 import type { DraftRun } from '../sync/useDraft.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Columns } from '../ui/Columns.tsx';
@@ -24,7 +23,7 @@ import { useOnce } from '../ui/useOnce.ts';
 import { useCircle } from '../recipe/useCircle.ts';
 import { AboutCard } from './AboutCard.tsx';
 import { Asks, ComesOut, ForTheFreezer } from './Beside.tsx';
-import { importKey, importListSchema, type ImportItem } from './importList.ts';
+import { importKey, type ImportList } from './importList.ts';
 import { keepChanges } from './keep.ts';
 import type { SetFood } from './FoodPanel.tsx';
 import { LinesCard } from './LinesCard.tsx';
@@ -134,17 +133,14 @@ function Editor({
   reading,
   data,
   kept,
-  item,
 }: {
   id: string;
   draft: DraftRun<Writing>;
   reading: ReadingContext;
   data: WriteAnswer;
   kept: Kept | undefined;
-  item: ImportItem | undefined;
 }) {
   const navigate = useNavigate();
-  const dispatch = useAppDispatch();
   const { write } = useCommands();
   const { busy, once } = useOnce();
   const { value: writing, edit } = draft;
@@ -152,7 +148,8 @@ function Editor({
   const circleOf = useCircle();
   const [problem, setProblem] = useState('');
   const [pasting, setPasting] = useState(false);
-  const imports = useAppSelector((s) => s.drafts.byKey[importKey]);
+  /** Others of its files that still wait. */
+  const waiting = useAppSelector((s) => (s.drafts.byKey[importKey]?.present as ImportList | undefined)?.items?.length ?? 0);
   const live = useRef({ writing, edit, draft });
   useEffect(() => {
     live.current = { writing, edit, draft };
@@ -195,26 +192,12 @@ function Editor({
       return;
     }
     await write(changes, kept ? `${revision.name} is changed` : `${revision.name} is in your recipes`);
-    const list = importListSchema.safeParse(imports?.present);
-    if (item && imports && list.success) {
-      const items = list.data.items.filter((x) => x.id !== id);
-      dispatch(
-        draftEdited({
-          key: importKey,
-          kind: 'import',
-          name: imports.name,
-          path: imports.path,
-          at: now(),
-          before: imports.present,
-          value: { items },
-        }),
-      );
-      await navigate(items.length > 0 ? '/recipes/new' : `/recipes/${id}`);
-    } else
-      await navigate(plan ? `/plan?${new URLSearchParams({ add: id, portions: String(revision.servings) }).toString()}` : `/recipes/${id}`);
+    const more = writing.from !== undefined && waiting > 0;
+    if (plan) await navigate(`/plan?${new URLSearchParams({ add: id, portions: String(revision.servings) }).toString()}`);
+    else await navigate(more ? '/recipes/new' : `/recipes/${id}`);
     draft.drop();
   };
-  const around = item?.notUnderstood ?? [];
+  const around = writing.around ?? [];
   const stops = composed.asks.filter((a) => a.ask === 'cannotBeMeant' || a.ask === 'tooMany');
   return (
     <Page>
@@ -245,7 +228,7 @@ function Editor({
           <ForTheFreezer composed={composed} finder={reading.finder} data={data} />
           {around.length > 0 && (
             <Card aria-label="Not understood">
-              <Title order={2}>Around it in {item?.from ?? 'the file'}</Title>
+              <Title order={2}>Around it in {writing.from ?? 'the file'}</Title>
               <Text size="sm" c="dimmed">
                 Not used, and nothing of it is kept once you keep the recipe.
               </Text>
@@ -298,7 +281,6 @@ function Ready({
   reading: ReadingContext;
   data: WriteAnswer;
   kept: Kept | undefined;
-  item: ImportItem | undefined;
 }) {
   const draft = useWritingDraft(id, path, initial);
   return draft ? <Editor key={id} id={id} draft={draft} {...rest} /> : null;
@@ -309,24 +291,8 @@ export function WritePage() {
   const { id = '' } = useParams();
   const { data, error, refetch } = useWriteQuery();
   const reading = useReading(data, id);
-  const present = useAppSelector((s) => s.drafts.byKey[importKey]?.present);
-  const item = useMemo(() => {
-    const list = importListSchema.safeParse(present);
-    return list.success ? list.data.items.find((x) => x.id === id) : undefined;
-  }, [present, id]);
   if (!data || !reading) return <Waiting error={error} refetch={() => void refetch()} />;
-  return (
-    <Ready
-      key={id}
-      id={id}
-      path={`/recipes/write/${id}`}
-      initial={item?.writing ?? emptyWriting}
-      reading={reading}
-      data={data}
-      kept={undefined}
-      item={item}
-    />
-  );
+  return <Ready key={id} id={id} path={`/recipes/write/${id}`} initial={emptyWriting} reading={reading} data={data} kept={undefined} />;
 }
 
 /** A recipe that is kept, written on: it becomes a new revision. */
@@ -348,7 +314,6 @@ export function EditPage() {
       reading={reading}
       data={data}
       kept={{ recipe: answer.recipe, answer }}
-      item={undefined}
     />
   );
 }

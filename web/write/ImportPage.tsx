@@ -10,7 +10,11 @@ import { RecipeSheet } from '../draw/RecipeSheet.tsx';
 import { useHalfMade } from '../form/useHalfMade.ts';
 import { useWriteQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
+import { now } from '../sync/clock.ts';
 import { newId } from '../sync/device.ts';
+import { draftEdited } from '../sync/draftsSlice.ts';
+import { useAppDispatch } from '../sync/store.ts';
+import { HalfMade } from '../ui/HalfMade.tsx';
 import { Columns } from '../ui/Columns.tsx';
 import { Note } from '../ui/Note.tsx';
 import { notReadable } from '../ui/readable.ts';
@@ -19,7 +23,7 @@ import { Empty, PageHead, Page, Waiting } from '../ui/ui.tsx';
 import { useOnce } from '../ui/useOnce.ts';
 import type { FilesRead, ToRead } from '../workers/read.worker.ts';
 import { filesOf, isRecipeFile } from './dropped.ts';
-import { importKey, importListSchema, noImports, type ImportItem, type ImportList } from './importList.ts';
+import { importKey, importListSchema, noImports, writingKey, writingName, type ImportItem, type ImportList } from './importList.ts';
 import { keepChanges } from './keep.ts';
 import { PasteSheet } from './PasteSheet.tsx';
 import { useReader } from './useReader.ts';
@@ -47,7 +51,7 @@ const lookAt = (item: ImportItem, reading: ReadingContext, data: WriteAnswer): L
   };
 };
 
-function ItemRow({ looked, onLeave }: { looked: Looked; onLeave: (left: boolean) => void }) {
+function ItemRow({ looked, onLeave, onLook }: { looked: Looked; onLeave: (left: boolean) => void; onLook: () => void }) {
   const { item, composed, unknown, double } = looked;
   const made = readYield(item.writing.makes);
   const open = composed.asks.some((a) => a.ask === 'cannotBeMeant');
@@ -56,19 +60,17 @@ function ItemRow({ looked, onLeave }: { looked: Looked; onLeave: (left: boolean)
       <Checkbox checked={item.left !== true} aria-label={`Keep ${item.writing.name}`} onChange={(e) => onLeave(!e.currentTarget.checked)} />
       <KindMark kind={composed.revision.kind} size={24} />
       <div className="grow">
-        <Link className="main" to={`/recipes/write/${item.id}`}>
-          {item.writing.name}
-        </Link>
+        <b>{item.writing.name}</b>
         <Text size="sm" c="dimmed">
           {countOf(composed.revision.lines.length, 'line')}, {countOf(composed.revision.steps.length, 'step')}
-          {made.count === undefined && made.total === undefined ? ', makes: not said' : `, ${item.writing.makes}`}; {item.from}
+          {made.count === undefined && made.total === undefined ? ', makes: not said' : `, ${item.writing.makes}`}; {item.writing.from}
         </Text>
       </div>
       <Group gap={6}>
         {double && <Badge color="saffron">you have {double.name}</Badge>}
         {unknown > 0 && <Badge color="saffron">{unknown} not known</Badge>}
         {open && <Badge color="tomato">an amount to mend</Badge>}
-        <Button component={Link} variant="outline" size="sm" to={`/recipes/write/${item.id}`} aria-label={`Look at ${item.writing.name}`}>
+        <Button variant="outline" size="sm" aria-label={`Look at ${item.writing.name}`} onClick={onLook}>
           Look
         </Button>
       </Group>
@@ -84,11 +86,13 @@ const perWrite = 25;
 function ImportListView({
   list,
   put,
+  onLook,
   reading,
   data,
 }: {
   list: ImportList;
   put: (next: ImportList) => void;
+  onLook: (item: ImportItem) => void;
   reading: ReadingContext;
   data: WriteAnswer;
 }) {
@@ -132,7 +136,7 @@ function ImportListView({
       </Text>
       <Rows>
         {looked.slice(0, shown).map((l) => (
-          <ItemRow key={l.item.id} looked={l} onLeave={(left) => leave(l.item.id, left)} />
+          <ItemRow key={l.item.id} looked={l} onLeave={(left) => leave(l.item.id, left)} onLook={() => onLook(l.item)} />
         ))}
       </Rows>
       {looked.length > shown && (
@@ -163,7 +167,26 @@ export function ImportPage() {
   const [over, setOver] = useState(false);
   const [pasting, setPasting] = useState(false);
   const navigate = useNavigate();
+  const dispatch = useAppDispatch();
   if (!data || !reading) return <Waiting error={error} refetch={() => void refetch()} />;
+  const putList = (next: ImportList): void => (next.items.length === 0 ? half?.drop() : put(next));
+  /** It becomes a recipe that is being written, beside the others that wait. */
+  const look = (item: ImportItem): void => {
+    const path = `/recipes/write/${item.id}`;
+    dispatch(
+      draftEdited({
+        key: writingKey(item.id),
+        kind: 'recipe',
+        name: writingName(item.writing),
+        path,
+        at: now(),
+        before: item.writing,
+        value: item.writing,
+      }),
+    );
+    if (list.items.some((x) => x.id === item.id)) putList({ items: list.items.filter((x) => x.id !== item.id) });
+    void navigate(path);
+  };
   const known = new Set(data.recipes.map((r) => r.id));
   const take = async (files: readonly ToRead[], skipped = 0): Promise<void> => {
     const tooLarge = files.flatMap((f) => {
@@ -187,16 +210,13 @@ export function ImportPage() {
     setProblems([...tooLarge, ...found.problems]);
     const items = found.recipes.map(({ from, recipe }): ImportItem => ({
       id: newId(),
-      from,
-      writing: writingOfFile(recipe, newId, known),
-      notUnderstood: recipe.notUnderstood,
+      writing: { ...writingOfFile(recipe, newId, known), from },
     }));
     if (items.length === 0) return;
-    put({ items: [...list.items, ...items] });
     // one recipe is looked at at once
-    if (items.length === 1 && list.items.length === 0) await navigate(`/recipes/write/${items[0]!.id}`);
+    if (items.length === 1 && list.items.length === 0) look(items[0]!);
+    else put({ items: [...list.items, ...items] });
   };
-  const putList = (next: ImportList): void => (next.items.length === 0 ? half?.drop() : put(next));
   const onDrop = (e: DragEvent): void => {
     e.preventDefault();
     setOver(false);
@@ -209,6 +229,7 @@ export function ImportPage() {
         title="Bring in recipes"
         lead="Saved pages, JSON-LD, Markdown, tables, plain text, one or a whole folder. You look them over before anything is kept."
       />
+      <HalfMade kinds={['recipe']} />
       {state && (
         <Card mb={16} aria-label="Reading" role="status">
           <Group>
@@ -237,7 +258,7 @@ export function ImportPage() {
           {problems.length > 5 && <div>and {problems.length - 5} more files. The others were read.</div>}
         </Note>
       )}
-      {list.items.length > 0 && <ImportListView list={list} put={putList} reading={reading} data={data} />}
+      {list.items.length > 0 && <ImportListView list={list} put={putList} onLook={look} reading={reading} data={data} />}
       <Columns least={280}>
         <Card
           component="div"

@@ -5,9 +5,7 @@ import { writingSchema } from '#core/contract';
 const itemSchema = z.object({
   /** What it is kept as, however often that is tapped. */
   id: z.string(),
-  from: z.string(),
   writing: writingSchema,
-  notUnderstood: z.array(z.object({ field: z.string(), value: z.string() })),
   /** It is not to be kept. */
   left: z.boolean().optional(),
 });
@@ -20,3 +18,6 @@ export type ImportList = z.infer<typeof importListSchema>;
 export const noImports: ImportList = { items: [] };
 /** The draft it is kept under. */
 export const importKey = 'import';
+/** The draft of a recipe that is being written. */
+export const writingKey = (recipeId: string): string => `recipe ${recipeId}`;
+export const writingName = ({ name }: { name: string }): string => name.trim() || 'A recipe without a name';

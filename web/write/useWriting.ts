@@ -3,6 +3,7 @@ import { writingSchema, type Fix, type Line, type Writing } from '#core/contract
 import { createMemo, ingredientFinder } from '#core/kitchen';
 import { compose, fixOf, type Composed, type ComposedFood, type ComposedRow, type ReadingContext } from '#core/recipe';
 import type { WriteAnswer } from '#core/queries';
+import { writingKey, writingName } from './importList.ts';
 import { useDraft, type DraftRun } from '../sync/useDraft.ts';
 
 /** What lines are read with, for as long as foods and recipes stand. */
@@ -22,8 +23,8 @@ const readWriting = (kept: unknown): Writing | undefined => {
 export const useWritingDraft = (recipeId: string, path: string, initial: Writing): DraftRun<Writing> | undefined =>
   useDraft<Writing>({
     kind: 'recipe',
-    key: `recipe ${recipeId}`,
-    name: (w) => w.name.trim() || 'A recipe without a name',
+    key: writingKey(recipeId),
+    name: writingName,
     path,
     initial,
     read: readWriting,

@@ -58,6 +58,10 @@ export interface SavedPage {
   text: string;
 }
 
+/** Deeper than any page; what lies below is not looked at. */
+const mostDeep = 2000;
+const pieceChars = 32_768;
+
 interface Capture {
   property: string;
   depth: number;
@@ -102,8 +106,9 @@ export function readPage(page: string): SavedPage {
         }
         if (breaks.has(name) || headings.has(name)) say('\n');
         else if (name === 'td' || name === 'th') say(' ');
-        if (headings.has(name)) say(`${'#'.repeat(Number(name.slice(1)))} `);
-        if (name === 'li') say('• ');
+        // marks for who reads the whole, none within a marked value
+        if (hidden === 0 && headings.has(name)) parts.push(`${'#'.repeat(Number(name.slice(1)))} `);
+        if (hidden === 0 && name === 'li') parts.push('• ');
       },
       ontext(part) {
         if (inBlock) found.blocks[found.blocks.length - 1] += part;
@@ -126,7 +131,9 @@ export function readPage(page: string): SavedPage {
     },
     { decodeEntities: true },
   );
-  parser.end(page);
+  // in pieces, so that a page of nothing but open tags is given up before it costs
+  for (let at = 0; at < page.length && depth < mostDeep; at += pieceChars) parser.write(page.slice(at, at + pieceChars));
+  parser.end();
   return { ...found, title: tidy(found.title), text: tidy(parts.join('')) };
 }
 

@@ -17,6 +17,7 @@ const mostValueChars = 20_000;
 
 /** Plain text of a value that may carry tags and entities, some of them written out twice. */
 function plain(value: unknown): string {
+  if (Array.isArray(value)) return plain(value[0]);
   if (typeof value === 'number') return String(value);
   if (typeof value !== 'string') return '';
   const once = textOfMarkup(value.slice(0, mostValueChars));
@@ -207,15 +208,16 @@ function readNode(node: Json): FileRecipe {
   });
 }
 
-/** A block without what pages wrap it in: byte order mark, comments, CDATA. */
-const unwrapped = (block: string): string =>
-  block
-    .replace(/^\uFEFF/, '')
-    .trim()
-    .replace(/^(?:\/\/|\/\*)?\s*(?:<!--|<!\[CDATA\[)\s*(?:\*\/)?/, '')
-    .replace(/(?:\/\/|\/\*)?\s*(?:-->|\]\]>)\s*(?:\*\/)?$/, '')
-    .trim()
-    .replace(/;$/, '');
+/** A block without what pages wrap it in, however often: byte order mark, comments, CDATA. */
+function unwrapped(block: string): string {
+  let text = block.replace(/^\uFEFF/, '').trim();
+  for (let i = 0; i < 4; i += 1)
+    text = text
+      .replace(/^(?:\/\/|\/\*)?\s*(?:<!--|<!\[CDATA\[)\s*(?:\*\/)?/, '')
+      .replace(/(?:\/\/|\/\*)?\s*(?:-->|\]\]>)\s*(?:\*\/)?$/, '')
+      .trim();
+  return text.replace(/;$/, '');
+}
 
 /** A block as a value: strictly, else with its entities read, else mended; and whether it had to be mended. */
 function valueOf(block: string): { value: unknown; mended: boolean } {

@@ -147,7 +147,7 @@ interface Sorted {
 /** Figures about the whole: what it makes, how long it takes, where it comes from. Undefined when the line says none of these. */
 function takeMeta(line: string, into: Sorted): boolean {
   const bare = line
-    .replace(/^[•*·–-]\s*/u, '')
+    .replace(/^[•*·–-]\s+/u, '')
     .replace(/(?:\*\*|__)/g, '')
     .replace(/^[*_](.*)[*_]$/, '$1');
   const parts = bare.split(/\s+[|•·]\s+|\s{2,}|;\s+/).filter(Boolean);
@@ -310,9 +310,12 @@ function keptOf(text: string): FileRecipe['kept'] {
   }
 }
 
+/** More than one recipe with all that stands around it on a page. */
+const mostLines = 3000;
+
 function readOne(text: string): FileRecipe | undefined {
   const kept = keptOf(text);
-  const lines = tidyLines(text.replace(keptComment, ''));
+  const lines = tidyLines(text.replace(keptComment, '')).slice(0, mostLines);
   const into: Sorted = { lines: [], steps: [], notes: [], story: [], times: {}, tags: [] };
   const headed = lines.some((l) => partOf(l) === 'lines' || partOf(l) === 'steps');
   if (headed) byHeadings(lines, into);
@@ -400,7 +403,12 @@ function partsOf(text: string): string[] {
 }
 
 /** Longer texts than any book of recipes are not searched. */
-const mostChars = 4_000_000;
+const mostChars = 6_000_000;
+/** More lines than five hundred recipes have, and a line longer than any paragraph. */
+const mostTextLines = 60_000;
+const mostLineChars = 6000;
+/** Recipes of one text. */
+const mostRecipes = 1000;
 
 /**
  * Reads pasted or plain text, Markdown among it: title, yield, lines and method in any order, with or without headings, a story around them.
@@ -408,8 +416,11 @@ const mostChars = 4_000_000;
  * @example readPasted('Leek soup\n\n4 leeks\n1 l stock\n\nSimmer for 20 min.')[0]?.lines // ['4 leeks', '1 l stock']
  */
 export function readPasted(text: string): FileRecipe[] {
-  const whole = text.slice(0, mostChars).replace(/\r\n?/g, '\n');
+  const whole = text
+    .slice(0, mostChars)
+    .split(/\r\n?|\n/, mostTextLines)
+    .map((l) => (l.length > mostLineChars && !l.startsWith('<!-- tambo') ? l.slice(0, mostLineChars) : l))
+    .join('\n');
   const parts = partsOf(whole);
-  const read = (parts.length > 0 ? parts : [whole]).flatMap((part) => readOne(part) ?? []);
-  return read;
+  return (parts.length > 0 ? parts : [whole]).slice(0, mostRecipes).flatMap((part) => readOne(part) ?? []);
 }

@@ -147,5 +147,6 @@ export function writingOfFile(file: FileRecipe, ids: () => string, known: Readon
     // blank lines of a note are not told apart in every format
     note: bare(kept?.fields.note) === bare(file.note) ? (kept?.fields.note ?? '') : (file.note ?? ''),
     ...(Object.keys(times).length > 0 && { base: { ...kept?.fields.base, times } }),
+    ...(file.notUnderstood.length > 0 && { around: file.notUnderstood.slice(0, 80) }),
   };
 }
