@@ -45,6 +45,8 @@ export const writingSchema = z.object({
   ownThaw: z.string().max(400),
   /** What is not written here, as the recipe had it. */
   base: revisionSchema.partial().optional(),
+  /** Stars out of five; none while nobody has said. */
+  rating: z.number().int().min(1).max(5).optional(),
   /** Its picture: of this recipe, or chosen just now. */
   pictureId: idSchema.optional(),
   /** The file it was read from. */

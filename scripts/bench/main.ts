@@ -18,6 +18,7 @@ import { fillHousehold } from './household.ts';
 import { largeStores } from './large.ts';
 import { logUnderLoad } from './load.ts';
 import { scaleAlone, typeOnThePage } from './scaling.ts';
+import { readAlone, writeOnThePage } from './writing.ts';
 
 const root = path.resolve(import.meta.dirname, '../..');
 const migrations = path.join(root, 'server/db/migrations');
@@ -40,6 +41,7 @@ note(
 );
 
 await scaleAlone();
+await readAlone();
 
 const open = openDb(path.join(folder, 'demo.sqlite'), migrations);
 const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, today });
@@ -63,6 +65,7 @@ for (let i = 0; i < 250; i += 1) answers.push(await ask());
 note("Today's API, p95 of 250 requests, 10,000 packs ever, about 400 in store, 50,000 events", p95(answers), 50, 'ms', 1);
 await inBrowser(server);
 await typeOnThePage(server);
+await writeOnThePage(server);
 await byHand(server);
 await logUnderLoad(server.address);
 await server.stop();

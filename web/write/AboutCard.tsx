@@ -1,4 +1,4 @@
-import { Button, Card, Collapse, Group, NativeSelect, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Card, Collapse, Group, NativeSelect, Rating, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import type { Kind, Writing } from '#core/contract';
 import { allKinds } from '#core/kitchen';
@@ -101,7 +101,7 @@ export function AboutCard({
           ))}
         </NativeSelect>
         <Button variant="outline" size="sm" aria-expanded={more} onClick={() => setMore(!more)} style={{ alignSelf: 'start' }}>
-          {more ? 'Less' : 'Notes, tags, heating, picture'}
+          {more ? 'Less' : 'Notes, tags, heating, stars, picture'}
         </Button>
         <Collapse expanded={more}>
           {more && (
@@ -143,6 +143,30 @@ export function AboutCard({
                 maxLength={200}
                 onChange={(e) => put({ ownThaw: e.currentTarget.value }, 'ownThaw')}
               />
+              <div>
+                <Text fw={600} fz={15} mb={3}>
+                  How good it is
+                </Text>
+                <Group gap={12}>
+                  <Rating
+                    size="lg"
+                    color="var(--saffron-fill)"
+                    value={writing.rating ?? 0}
+                    getSymbolLabel={(n) => `${n} of 5 stars`}
+                    onChange={(rating) => put({ rating })}
+                  />
+                  {writing.rating !== undefined && (
+                    <Anchor
+                      component="button"
+                      type="button"
+                      size="sm"
+                      onClick={() => edit((({ rating: _gone, ...rest }) => rest)(writing))}
+                    >
+                      not rated
+                    </Anchor>
+                  )}
+                </Group>
+              </div>
               <PictureField
                 pictureId={writing.pictureId}
                 onChange={(pictureId) =>

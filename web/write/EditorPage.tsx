@@ -302,7 +302,7 @@ export function EditPage() {
   const recipe = useRecipeQuery(id);
   const reading = useReading(data, id);
   const answer = recipe.data?.recipe.id === id ? recipe.data : undefined;
-  const initial = useMemo(() => answer && reading && writingOf(answer.revision, reading, answer.recipe.pictureId), [answer, reading]);
+  const initial = useMemo(() => answer && reading && writingOf(answer.revision, reading, answer.recipe), [answer, reading]);
   if (!data || !reading || !answer || !initial)
     return <Waiting error={error ?? recipe.error} refetch={() => void (error ? refetch() : recipe.refetch())} />;
   return (

@@ -8,7 +8,7 @@ import { device } from '../sync/device.ts';
 export function keepChanges(recipeId: string, writing: Writing, revision: Composed['revision'], was: Recipe | null): NewChange[] {
   const id = intentId(device, 'revision', recipeId, was?.revisionId ?? '', JSON.stringify(revision));
   const whole: Revision = { ...revision, id, recipeId, madeAt: now() };
-  const { pictureId: _before, ...rest } = was ?? { id: recipeId, archived: false };
+  const { pictureId: _before, rating: _stars, ...rest } = was ?? { id: recipeId, archived: false };
   const recipe: Recipe = {
     ...rest,
     id: recipeId,
@@ -17,6 +17,7 @@ export function keepChanges(recipeId: string, writing: Writing, revision: Compos
     kind: whole.kind,
     archived: false,
     ...(writing.pictureId && { pictureId: writing.pictureId }),
+    ...(writing.rating !== undefined && { rating: writing.rating }),
   };
   return [
     { table: 'recipe_revision', id, data: whole, was: null },

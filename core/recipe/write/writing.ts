@@ -1,4 +1,4 @@
-import type { Fix, Line, Revision, Writing, WrittenLine, WrittenStep } from '#core/contract';
+import type { Fix, Line, Recipe, Revision, Writing, WrittenLine, WrittenStep } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
 import type { FileRecipe } from '../read/file.ts';
 import { composeLines, foodId, type ComposedFood, type ReadingContext } from './lines.ts';
@@ -50,10 +50,11 @@ const textOf = (line: Line): string =>
 
 /**
  * A kept recipe, to be written on: its texts, and as corrections whatever it has otherwise than they are read.
+ * @param beside what stands with the recipe and not in its revisions
  * Law: composing it gives the lines back as they were.
  * @example compose(writingOf(revision, ctx), ctx).revision.lines // the revision's own
  */
-export function writingOf(revision: Revision, ctx: ReadingContext, pictureId?: string): Writing {
+export function writingOf(revision: Revision, ctx: ReadingContext, beside: Pick<Recipe, 'pictureId' | 'rating'> = {}): Writing {
   const lines: WrittenLine[] = [];
   let section: string | undefined;
   const { lines: stored, steps, ...base } = revision;
@@ -98,7 +99,8 @@ export function writingOf(revision: Revision, ctx: ReadingContext, pictureId?: s
     ownReheat: base.ownReheat ?? '',
     ownThaw: base.ownThaw ?? '',
     base,
-    ...(pictureId && { pictureId }),
+    ...(beside.pictureId && { pictureId: beside.pictureId }),
+    ...(beside.rating !== undefined && { rating: beside.rating }),
   };
 }
 

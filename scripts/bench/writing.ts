@@ -1,0 +1,104 @@
+import { chromium } from '@playwright/test';
+import { ingredientFinder } from '../../core/kitchen/index.ts';
+import { ingredientRows } from '../../core/kitchen/data/index.ts';
+import { readLines } from '../../core/recipe/index.ts';
+import { labelled, missOf } from '../../core/recipe/text/lines/labels.ts';
+import { openLines } from '../../core/recipe/text/lines/open.lines.ts';
+import { sealedLines } from '../../core/recipe/text/lines/sealed.lines.ts';
+import { shapeLines } from '../../core/recipe/text/lines/shapes.lines.ts';
+import type { RunningServer } from '../server.mjs';
+import { chromiumArgs } from '../server.mjs';
+import { findChromium } from '../setup.mjs';
+import { figures, five, note, p95, timed, wait } from './figures.ts';
+import { keyScript } from './scaling.ts';
+
+const finder = ingredientFinder(ingredientRows);
+const knows = (name: string): boolean => finder.read(name)?.sure ?? false;
+
+/** How many of a table's lines are read right; which are not is printed of those only that the reader was mended on. */
+function share(name: string, table: string, print: boolean): void {
+  const lines = labelled(table);
+  const misses = lines.filter((l) => missOf(l, knows) !== undefined);
+  const right = (100 * (lines.length - misses.length)) / lines.length;
+  figures.push({
+    name: `Lines read right, ${name}: amount, unit, name and form of ${lines.length}`,
+    measured: `${right.toFixed(1)} %`,
+    target: 'at least 97 %',
+    met: right >= 97,
+  });
+  console.log(`${name}: ${lines.length - misses.length} of ${lines.length}`);
+  if (print) for (const miss of misses) console.log(`  ${miss.written}: ${missOf(miss, knows)}`);
+}
+
+/** Reading lines, by the core alone. */
+export async function readAlone(): Promise<void> {
+  share('the half it was mended on', openLines, true);
+  share('the sealed half', sealedLines, false);
+  const texts = labelled(openLines + shapeLines).map((l) => l.written);
+  const thousand = Array.from({ length: 1000 }, (_, i) => texts[i % texts.length] ?? '');
+  note('1,000 ingredient lines read', await five(() => timed(() => thousand.forEach((t) => readLines(t, knows)))), 300, 'ms');
+}
+
+const line = (i: number): string => labelled(openLines)[i % 120]?.written ?? 'salt';
+
+/** A key in a recipe of sixty lines, and five hundred recipes of one file with the page answering meanwhile. */
+export async function writeOnThePage(server: RunningServer): Promise<void> {
+  const browser = await chromium.launch({ executablePath: findChromium() ?? '/usr/bin/chromium', args: chromiumArgs });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, locale: 'en-GB' });
+  await page.addInitScript(keyScript);
+  await page.goto(`${server.address}/recipes/new`);
+  await page.getByRole('button', { name: 'Paste a recipe' }).click();
+  const text = [
+    'Sixty lines',
+    'Serves 6',
+    'Ingredients',
+    ...Array.from({ length: 60 }, (_, i) => line(i)),
+    'Method',
+    'Chop it all.',
+    'Simmer for 40 minutes.',
+  ];
+  await page.getByLabel('The recipe as text').fill(text.join('\n'));
+  await page.getByRole('button', { name: 'Read it' }).click();
+  const field = page.getByLabel('Line 30', { exact: true });
+  await field.click();
+  await wait(500);
+  await page.evaluate('window.keyTimes.length = 0');
+  for (let i = 0; i < 50; i += 1) {
+    await page.keyboard.press(i % 5 === 4 ? 'Backspace' : 'abcdefgh'[i % 8]!);
+    await page.waitForTimeout(80);
+  }
+  const times = (await page.evaluate('window.keyTimes')) as number[];
+  if (times.length < 50) throw new Error(`only ${times.length} keys were seen`);
+  note('Writing a recipe of 60 lines, key to next frame, p95 of 50', p95(times), 50, 'ms', 1);
+
+  const many = Array.from({ length: 500 }, (_, n) => ({
+    '@type': 'Recipe',
+    name: `Bench dish ${n}`,
+    recipeYield: '6 portions',
+    recipeIngredient: Array.from({ length: 14 }, (_, i) => line(n * 7 + i)),
+    recipeInstructions: ['Chop it all.', 'Sweat for 10 minutes.', 'Simmer for 40 minutes.'].map((t) => ({ '@type': 'HowToStep', text: t })),
+  }));
+  await page.goto(`${server.address}/recipes/new`);
+  const from = performance.now();
+  await page
+    .getByLabel('Recipe file')
+    .setInputFiles({ name: 'many.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify({ '@graph': many })) });
+  const answers: number[] = [];
+  const list = page.getByText('500 recipes to look over');
+  while (!(await list.isVisible())) {
+    answers.push(await timed(() => page.evaluate('1')));
+    await wait(50);
+  }
+  const readMs = performance.now() - from;
+  await page.getByRole('button', { name: 'Keep all 500' }).click();
+  await page.waitForURL(/\/recipes$/);
+  const kept = async (): Promise<number> =>
+    ((await (await fetch(`${server.address}/api/recipes`)).json()) as { recipe: { name: string } }[]).filter((r) =>
+      r.recipe.name.startsWith('Bench dish'),
+    ).length;
+  while ((await kept()) < 500) await wait(200);
+  note('500 recipes of one file: read and shown', readMs / 1000, 60, 's', 1);
+  note('The same, kept in the library too', (performance.now() - from) / 1000, 60, 's', 1);
+  note('The page answering meanwhile, longest wait', Math.max(...answers, 0), 1000, 'ms');
+  await browser.close();
+}
