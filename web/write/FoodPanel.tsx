@@ -1,4 +1,4 @@
-import { Anchor, Button, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { Anchor, Box, Button, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import { formSchema, type Fix, type Line, type Unit } from '#core/contract';
 import { pluralOf, toNumber, unitFacts } from '#core/kitchen';
@@ -134,7 +134,7 @@ export function FoodPanel({
             else onSet(food, {}, ['unit', 'amount', 'amountTo']);
           }}
         />
-        <div className="grow">
+        <Box flex="1 1 200px">
           <IngredientField
             key={line.name}
             label="Food, or a recipe of your own"
@@ -142,7 +142,7 @@ export function FoodPanel({
             withRecipes
             onPick={({ type, id, name }) => onSet(food, { item: { type, id }, name }, [])}
           />
-        </div>
+        </Box>
       </Group>
       <Group align="flex-start" gap={10}>
         <TextInput

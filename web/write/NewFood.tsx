@@ -1,4 +1,4 @@
-import { Button, Group, Modal, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
+import { Box, Button, Group, Modal, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
 import type { IngredientRow } from '#core/contract';
 import { ingredientFinder, type IngredientFinder } from '#core/kitchen';
@@ -70,7 +70,7 @@ export function NewFood({ name: first, onMade, onClose }: { name: string; onMade
           />
         </Group>
         <Group align="flex-end">
-          <div className="grow">
+          <Box flex="1 1 240px">
             <IngredientField
               key={like?.id ?? 'none'}
               label="Weighs by the spoon and cup like"
@@ -81,7 +81,7 @@ export function NewFood({ name: first, onMade, onClose }: { name: string; onMade
                 if (row) setAisle(row.aisle);
               }}
             />
-          </div>
+          </Box>
           <NativeSelect
             label="Bought in"
             value={aisle}
