@@ -65,17 +65,6 @@ export function RecipesPage() {
         </Button>
       </PageHead>
       <HalfMade kinds={['import', 'line', 'recipe']} />
-      <Group gap={16} mb={10}>
-        <Anchor component={Link} size="sm" to="/recipes/away">
-          Put away
-        </Anchor>
-        {data.length > 0 &&
-          files.map(([format, name]) => (
-            <Anchor key={format} size="sm" href={`/api/recipes/file/${format}`} download>
-              {name}
-            </Anchor>
-          ))}
-      </Group>
       {data.length === 0 ? (
         <Stack>
           <Empty
@@ -169,6 +158,17 @@ export function RecipesPage() {
           )}
         </>
       )}
+      <Group gap={16} mt={18}>
+        <Anchor component={Link} size="sm" to="/recipes/away">
+          Put away
+        </Anchor>
+        {data.length > 0 &&
+          files.map(([format, name]) => (
+            <Anchor key={format} size="sm" href={`/api/recipes/file/${format}`} download>
+              {name}
+            </Anchor>
+          ))}
+      </Group>
     </Page>
   );
 }

@@ -218,7 +218,7 @@ function Editor({
       ))}
       <Columns parts={[2.35, 1]} align="start">
         <Stack>
-          <LinesCard writing={writing} composed={composed} edit={edit} onFood={onFood} onWhole={takeWhole} />
+          <LinesCard writing={writing} composed={composed} edit={edit} finder={reading.finder} onFood={onFood} onWhole={takeWhole} />
           <MethodCard writing={writing} composed={composed} edit={edit} />
         </Stack>
         <Stack>

@@ -1,6 +1,6 @@
 import { Anchor, Box, Button, Group, NativeSelect, Stack, Text, TextInput } from '@mantine/core';
 import { useState } from 'react';
-import { formSchema, type Fix, type Line, type Unit } from '#core/contract';
+import { formSchema, type Fix, type IngredientRow, type Line, type Unit } from '#core/contract';
 import { pluralOf, toNumber, unitFacts } from '#core/kitchen';
 import { readAmount, type ComposedFood } from '#core/recipe';
 import { AllergenChips } from '../form/AllergenChips.tsx';
@@ -85,6 +85,7 @@ export function FoodPanel({
   food,
   others,
   several,
+  match,
   onSet,
   onAsRead,
   onOne,
@@ -96,6 +97,8 @@ export function FoodPanel({
   others: readonly Line[];
   /** The text reads like more than one food. */
   several: boolean;
+  /** The food a name means for sure. */
+  match: (name: string) => IngredientRow | undefined;
   onSet: SetFood;
   /** Takes back what was said of it. */
   onAsRead: (() => void) | undefined;

@@ -19,7 +19,9 @@ export const FoodRead = memo(function FoodRead({
   onTake: (food: ComposedFood, item: { id: string; name: string }) => void;
 }) {
   const { line, offers, read } = food;
-  const said = [line.formText ?? line.form, line.note].filter(Boolean).join('; ');
+  const form = line.formText ?? line.form;
+  // “chopped tomatoes” says it already
+  const said = [form !== undefined && line.name.includes(form) ? undefined : form, line.note].filter(Boolean).join('; ');
   const grows = line.scaling.rule === 'proportional' || line.scaling.rule === 'toTaste' ? '' : (sayRule[line.scaling.rule] ?? '');
   const unknown = line.item.type === 'unmatched';
   const amount = sayAmount(line, units);

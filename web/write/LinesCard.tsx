@@ -1,6 +1,7 @@
 import { Badge, Button, Card, Group, Text, Title } from '@mantine/core';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Writing, WrittenLine } from '#core/contract';
+import type { IngredientFinder } from '#core/kitchen';
 import { move, type Composed, type ComposedFood, type ComposedRow } from '#core/recipe';
 import { newId } from '../sync/device.ts';
 import { useMeasures } from '../sync/measures.ts';
@@ -30,6 +31,7 @@ interface FoodActs {
   one: (rowId: string) => void;
   make: (food: ComposedFood, name: string) => void;
   others: () => Composed['revision']['lines'];
+  match: IngredientFinder['match'];
 }
 
 /** What stands beside a written line: its foods. */
@@ -61,6 +63,7 @@ const RowPanel = memo(function RowPanel({ row, open, fixed, one, acts }: RowProp
           food={opened}
           others={acts.others().filter((l) => l.id !== opened.line.id && l.moment === 'batch')}
           several={row.foods.length > 1 || one}
+          match={acts.match}
           onSet={acts.set}
           onAsRead={fixed || one ? () => acts.asRead(row.id) : undefined}
           onOne={one ? undefined : () => acts.one(row.id)}
@@ -77,12 +80,14 @@ export function LinesCard({
   writing,
   composed,
   edit,
+  finder,
   onFood,
   onWhole,
 }: {
   writing: Writing;
   composed: Composed;
   edit: (next: Writing, field?: string) => void;
+  finder: IngredientFinder;
   onFood: SetFood;
   onWhole: (text: string) => boolean;
 }) {
@@ -116,8 +121,9 @@ export function LinesCard({
       one: (rowId) => change(rowId, ({ id, text }) => ({ id, text, one: true })),
       make: (food, name) => setMaking({ food, name }),
       others: () => live.current.composed.revision.lines,
+      match: finder.match,
     };
-  }, [change, onFood]);
+  }, [change, onFood, finder]);
   return (
     <Card aria-label="Ingredients">
       <Group justify="space-between" mb={6}>

@@ -30,7 +30,7 @@ export function sayAmount(line: Pick<Line, 'amount' | 'amountTo' | 'unit' | 'sca
   return unitA === unitB && unitA ? `${a.slice(0, a.length - unitA.length).trim()} to ${b}` : `${a} to ${b}`;
 }
 
-/** What is asked, in a sentence that says what to do. @example sayAsk({ ask: 'makes' }) // 'How much does it make? …' */
+/** What is asked, in a sentence that says what to do. @example sayAsk({ ask: 'name' }) // 'It has no name yet.' */
 export function sayAsk(a: Ask): string {
   switch (a.ask) {
     case 'name':
