@@ -1,5 +1,5 @@
 import { Anchor, Badge, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
@@ -11,6 +11,9 @@ import { HalfMade } from '../ui/HalfMade.tsx';
 import { useTyped } from '../ui/useTyped.ts';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
 import { StarterShelf } from '../welcome/StarterShelf.tsx';
+
+/** Cards drawn at once. */
+const cardsAtOnce = 60;
 
 /** All recipes in one file. */
 const files = [
@@ -36,6 +39,7 @@ export function RecipesPage() {
       },
       { replace: true },
     );
+  const [room, setRoom] = useState(cardsAtOnce);
   const [text, type] = useTyped(q, (next) => set('q', next));
   const shown = useMemo(() => {
     const words = q.toLowerCase().split(/\s+/).filter(Boolean);
@@ -115,7 +119,7 @@ export function RecipesPage() {
             </Empty>
           ) : (
             <Columns least={330}>
-              {shown.map((r) => (
+              {shown.slice(0, room).map((r) => (
                 <Card
                   component={Link}
                   td="none"
@@ -155,6 +159,16 @@ export function RecipesPage() {
                 </Card>
               ))}
             </Columns>
+          )}
+          {shown.length > room && (
+            <Group mt={14}>
+              <Button variant="outline" onClick={() => setRoom(room + cardsAtOnce)}>
+                {Math.min(cardsAtOnce, shown.length - room)} more
+              </Button>
+              <Text c="dimmed">
+                {room} of {shown.length} shown; search and kinds look through all.
+              </Text>
+            </Group>
           )}
         </>
       )}

@@ -272,7 +272,7 @@ export function ScaleBar({ data, typing, error }: { data: RecipeAnswer; typing: 
   // a phone shows the amounts first: other ways to size it are a tap away
   const [more, setMore] = useState(draft.by !== 'portions');
   return (
-    <Card aria-label="Scale to">
+    <Card className="noprint" aria-label="Scale to">
       <Group gap={10} justify="space-between" className={c.ways} data-more={more || undefined} mb={14}>
         <Group gap={8} className="chips" role="group" aria-label="Scale to">
           {waysFor(data).map((w) => (

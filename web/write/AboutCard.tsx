@@ -1,11 +1,12 @@
 import { Anchor, Button, Card, Collapse, Group, NativeSelect, Rating, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { Kind, Writing } from '#core/contract';
 import { allKinds } from '#core/kitchen';
 import { readServing, readYield, servingByKind, type Composed } from '#core/recipe';
 import type { WriteAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import { useMeasures } from '../sync/measures.ts';
+import type { Put } from './Beside.tsx';
 import { PictureField } from './PictureField.tsx';
 
 /** What is understood of “3 litres” or “7 plates of 420 g”. */
@@ -25,23 +26,37 @@ function MakesRead({ writing, composed }: { writing: Writing; composed: Composed
   );
 }
 
-/** What it is, how much it makes and how it keeps; the rest one tap away. */
-export function AboutCard({
-  writing,
-  composed,
-  data,
-  edit,
-}: {
+interface AboutProps {
   writing: Writing;
   composed: Composed;
   data: WriteAnswer;
-  edit: (next: Writing, field?: string) => void;
-}) {
+  put: Put;
+}
+
+/** Lines and steps may change while these stand: nothing of this card is drawn anew for them. */
+function sameAbout(a: AboutProps, b: AboutProps): boolean {
+  const { lines: _l, steps: _s, ...x } = a.writing;
+  const { lines: _m, steps: _t, ...y } = b.writing;
+  const [r, q] = [a.composed.revision, b.composed.revision];
+  return (
+    a.data === b.data &&
+    a.put === b.put &&
+    (Object.keys({ ...x, ...y }) as (keyof typeof x)[]).every((k) => x[k] === y[k]) &&
+    r.kind === q.kind &&
+    r.servings === q.servings &&
+    r.serving.amount === q.serving.amount &&
+    r.serving.unit === q.serving.unit &&
+    r.storage[0]?.rowId === q.storage[0]?.rowId &&
+    a.composed.guessed.join() === b.composed.guessed.join()
+  );
+}
+
+/** What it is, how much it makes and how it keeps; the rest one tap away. */
+export const AboutCard = memo(function AboutCard({ writing, composed, data, put }: AboutProps) {
   const { sayMass, sayVolume } = useMeasures();
   const [more, setMore] = useState(false);
   const { kind, storage } = composed.revision;
   const usual = servingByKind[kind];
-  const put = (part: Partial<Writing>, field?: string): void => edit({ ...writing, ...part }, field);
   const groups = [...new Set(data.lives.map((l) => l.group))];
   const badServing = writing.serving.trim() !== '' && readServing(writing.serving) === undefined;
   return (
@@ -156,27 +171,17 @@ export function AboutCard({
                     onChange={(rating) => put({ rating })}
                   />
                   {writing.rating !== undefined && (
-                    <Anchor
-                      component="button"
-                      type="button"
-                      size="sm"
-                      onClick={() => edit((({ rating: _gone, ...rest }) => rest)(writing))}
-                    >
+                    <Anchor component="button" type="button" size="sm" onClick={() => put({ rating: undefined })}>
                       not rated
                     </Anchor>
                   )}
                 </Group>
               </div>
-              <PictureField
-                pictureId={writing.pictureId}
-                onChange={(pictureId) =>
-                  edit(pictureId === undefined ? (({ pictureId: _gone, ...rest }) => rest)(writing) : { ...writing, pictureId })
-                }
-              />
+              <PictureField pictureId={writing.pictureId} onChange={(pictureId) => put({ pictureId })} />
             </Stack>
           )}
         </Collapse>
       </Stack>
     </Card>
   );
-}
+}, sameAbout);

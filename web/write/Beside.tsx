@@ -23,7 +23,8 @@ import { useMeasures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
 import type { SetFood } from './FoodPanel.tsx';
 
-type Edit = (next: Writing, field?: string) => void;
+/** Changes some of what is written, whatever else is typed meanwhile. */
+export type Put = (part: Partial<Writing>, field?: string) => void;
 
 /** A composed recipe as a revision that scaling takes. */
 function asRevision(composed: Composed, finder: IngredientFinder): Revision {
@@ -68,17 +69,15 @@ const round = (g: number): number => (g >= 1000 ? Math.round(g / 100) * 100 : Ma
 
 /** What goes in and what comes out, as it is written: in weight, litres, portions and packs. */
 export const ComesOut = memo(function ComesOut({
-  writing,
   composed,
   finder,
   data,
-  edit,
+  put,
 }: {
-  writing: Writing;
   composed: Composed;
   finder: IngredientFinder;
   data: WriteAnswer;
-  edit: Edit;
+  put: Put;
 }) {
   const { sayMass, sayVolume } = useMeasures();
   const found = useYield(composed, finder, data);
@@ -120,8 +119,7 @@ export const ComesOut = memo(function ComesOut({
             <Button
               size="sm"
               onClick={() =>
-                edit({
-                  ...writing,
+                put({
                   makes: `${countOf(check.servings, 'portion').replace(/\u00A0/g, ' ')} of ${plain(say(serving.amount))}`,
                 })
               }
@@ -132,8 +130,7 @@ export const ComesOut = memo(function ComesOut({
               size="sm"
               variant="outline"
               onClick={() =>
-                edit({
-                  ...writing,
+                put({
                   makes: `${Number(servings.toFixed(2))} of ${plain(say(check.servingAmount))}`,
                   serving: plain(say(check.servingAmount)),
                 })
@@ -210,14 +207,14 @@ export const Asks = memo(function Asks({
   composed,
   recipeId,
   data,
-  edit,
+  put,
   onFood,
 }: {
   writing: Writing;
   composed: Composed;
   recipeId: string;
   data: WriteAnswer;
-  edit: Edit;
+  put: Put;
   onFood: SetFood;
 }) {
   const doubles = useMemo(
@@ -263,7 +260,7 @@ export const Asks = memo(function Asks({
                 <Button
                   size="sm"
                   style={{ alignSelf: 'start' }}
-                  onClick={() => edit({ ...writing, makes: writing.serving || writing.makes, serving: '' })}
+                  onClick={() => put({ makes: writing.serving || writing.makes, serving: '' })}
                 >
                   Yes, all of it
                 </Button>

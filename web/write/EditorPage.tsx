@@ -1,10 +1,10 @@
 import { Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import type { Recipe, Writing } from '#core/contract';
+import type { Kind, Recipe, Writing } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
-import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type Composed, type ReadingContext } from '#core/recipe';
+import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type ReadingContext } from '#core/recipe';
 import { portionName } from '#core/session';
 import type { RecipeAnswer, WriteAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -22,7 +22,7 @@ import { Page, Waiting } from '../ui/ui.tsx';
 import { useOnce } from '../ui/useOnce.ts';
 import { useCircle } from '../recipe/useCircle.ts';
 import { AboutCard } from './AboutCard.tsx';
-import { Asks, ComesOut, ForTheFreezer } from './Beside.tsx';
+import { Asks, ComesOut, ForTheFreezer, type Put } from './Beside.tsx';
 import { importKey, type ImportList } from './importList.ts';
 import { keepChanges } from './keep.ts';
 import type { SetFood } from './FoodPanel.tsx';
@@ -57,75 +57,74 @@ function withPasted(w: Writing, text: string): Writing | undefined {
   };
 }
 
-function Head({
-  writing,
-  composed,
+/** The name, what it makes, and what can be done; not drawn anew for a letter in a line. */
+const Head = memo(function Head({
+  name,
+  kind,
+  makes,
+  guessed,
   isNew,
-  draft,
-  edit,
-  onPaste,
-  onKeep,
+  good,
+  plannable,
   busy,
+  onUndo,
+  onRedo,
+  acts,
 }: {
-  writing: Writing;
-  composed: Composed;
+  name: string;
+  kind: Kind;
+  makes: string;
+  guessed: boolean;
   isNew: boolean;
-  draft: DraftRun<Writing>;
-  edit: (next: Writing, field?: string) => void;
-  onPaste: () => void;
-  onKeep: (plan: boolean) => void;
+  good: boolean;
+  plannable: boolean;
   busy: boolean;
+  onUndo: (() => void) | undefined;
+  onRedo: (() => void) | undefined;
+  acts: { put: Put; paste: () => void; keep: (plan: boolean) => void };
 }) {
-  const { sayMass, sayVolume } = useMeasures();
-  const { serving, servings } = composed.revision;
-  const one = serving.unit === 'g' ? sayMass(serving.amount) : sayVolume(serving.amount);
-  const good = canKeep(composed);
-  const plannable = good && composed.revision.confirmed.includes('yield');
   return (
     <Group align="flex-end" gap={16} mb={14}>
       <Group wrap="nowrap" gap={12} className="grow" miw={280}>
-        <KindMark kind={composed.revision.kind} size={34} />
+        <KindMark kind={kind} size={34} />
         <div className="grow">
           <TextInput
             size="xl"
             aria-label="Name of the recipe"
             placeholder="Name of the recipe"
-            autoFocus={isNew && writing.name === ''}
-            value={writing.name}
+            autoFocus={isNew && name === ''}
+            value={name}
             maxLength={120}
-            onChange={(e) => edit({ ...writing, name: e.currentTarget.value }, 'name')}
+            onChange={(e) => acts.put({ name: e.currentTarget.value }, 'name')}
           />
           <Text c="dimmed" mt={3}>
-            {isNew ? 'Kept on this device as you go.' : 'A new revision; what was cooked by the old one keeps it.'} Makes{' '}
-            <b>
-              {sayPortions(servings)} {portionName(composed.revision.kind, servings)} of {one}
-            </b>
-            {composed.guessed.includes('makes') ? ' (guessed)' : ''}.
+            {isNew ? 'Kept on this device as you go.' : 'A new revision; what was cooked by the old one keeps it.'} Makes <b>{makes}</b>
+            {guessed ? ' (guessed)' : ''}.
           </Text>
         </div>
       </Group>
       <Group gap={8}>
-        <Button variant="outline" disabled={!draft.undo} onClick={draft.undo}>
+        <Button variant="outline" disabled={!onUndo} onClick={onUndo}>
           Undo
         </Button>
-        <Button variant="outline" disabled={!draft.redo} onClick={draft.redo}>
+        <Button variant="outline" disabled={!onRedo} onClick={onRedo}>
           Redo
         </Button>
-        <Button variant="outline" onClick={onPaste}>
+        <Button variant="outline" onClick={acts.paste}>
           Paste a recipe
         </Button>
-        <Button variant={plannable && isNew ? 'outline' : 'filled'} disabled={!good || busy} onClick={() => onKeep(false)}>
+        <Button variant={plannable && isNew ? 'outline' : 'filled'} disabled={!good || busy} onClick={() => acts.keep(false)}>
           Keep
         </Button>
         {isNew && (
-          <Button disabled={!plannable || busy} onClick={() => onKeep(true)}>
+          <Button disabled={!plannable || busy} onClick={() => acts.keep(true)}>
             Keep and plan it
           </Button>
         )}
       </Group>
     </Group>
   );
-}
+});
 
 function Editor({
   id,
@@ -145,6 +144,7 @@ function Editor({
   const { busy, once } = useOnce();
   const { value: writing, edit } = draft;
   const composed = useComposed(writing, reading);
+  const { sayMass, sayVolume } = useMeasures();
   const circleOf = useCircle();
   const [problem, setProblem] = useState('');
   const [pasting, setPasting] = useState(false);
@@ -172,6 +172,15 @@ function Editor({
     const next = corrected(w, rows.current, food, set, unset);
     put(next, `fix ${food.line.id} ${Object.keys(set).join()}`);
   }, []);
+  const put = useCallback<Put>((part, field) => {
+    const next = { ...live.current.writing, ...part };
+    // what is said to be nothing is not there any more
+    const kept = Object.fromEntries(Object.entries(next).filter(([, v]) => v !== undefined)) as Writing;
+    live.current.edit(kept, field);
+  }, []);
+  // what stands beside follows a moment after the letter
+  const later = useDeferredValue(composed);
+  const laterWriting = useDeferredValue(writing);
   const takeWhole = useCallback((text: string): boolean => {
     const next = withPasted(live.current.writing, text);
     if (next) live.current.edit(next);
@@ -198,18 +207,29 @@ function Editor({
     draft.drop();
   };
   const around = writing.around ?? [];
+  const { serving } = composed.revision;
+  const one = serving.unit === 'g' ? sayMass(serving.amount) : sayVolume(serving.amount);
+  const good = canKeep(composed);
+  const keeping = useRef((plan: boolean): void => once(() => keep(plan)));
+  useEffect(() => {
+    keeping.current = (plan) => once(() => keep(plan));
+  });
+  const headActs = useMemo(() => ({ put, paste: () => setPasting(true), keep: (plan: boolean) => keeping.current(plan) }), [put]);
   const stops = composed.asks.filter((a) => a.ask === 'cannotBeMeant' || a.ask === 'tooMany');
   return (
     <Page>
       <Head
-        writing={writing}
-        composed={composed}
+        name={writing.name}
+        kind={composed.revision.kind}
+        makes={`${sayPortions(composed.revision.servings)} ${portionName(composed.revision.kind, composed.revision.servings)} of ${one}`}
+        guessed={composed.guessed.includes('makes')}
         isNew={kept === undefined}
-        draft={draft}
-        edit={edit}
-        onPaste={() => setPasting(true)}
-        onKeep={(plan) => once(() => keep(plan))}
+        good={good}
+        plannable={good && composed.revision.confirmed.includes('yield')}
         busy={busy}
+        onUndo={draft.undo}
+        onRedo={draft.redo}
+        acts={headActs}
       />
       {[problem, ...stops.map(sayAsk)].filter(Boolean).map((says) => (
         <Note tone="bad" mb={12} role="alert" key={says}>
@@ -222,10 +242,10 @@ function Editor({
           <MethodCard writing={writing} composed={composed} edit={edit} />
         </Stack>
         <Stack>
-          <Asks writing={writing} composed={composed} recipeId={id} data={data} edit={edit} onFood={onFood} />
-          <AboutCard writing={writing} composed={composed} data={data} edit={edit} />
-          <ComesOut writing={writing} composed={composed} finder={reading.finder} data={data} edit={edit} />
-          <ForTheFreezer composed={composed} finder={reading.finder} data={data} />
+          <Asks writing={laterWriting} composed={later} recipeId={id} data={data} put={put} onFood={onFood} />
+          <AboutCard writing={writing} composed={composed} data={data} put={put} />
+          <ComesOut composed={later} finder={reading.finder} data={data} put={put} />
+          <ForTheFreezer composed={later} finder={reading.finder} data={data} />
           {around.length > 0 && (
             <Card aria-label="Not understood">
               <Title order={2}>Around it in {writing.from ?? 'the file'}</Title>

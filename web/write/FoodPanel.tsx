@@ -177,7 +177,27 @@ export function FoodPanel({
         />
         <Grows line={line} others={others} onChange={(scaling) => onSet(food, { scaling })} />
       </Group>
-      {line.alternatives && line.alternatives.length > 0 && <Text size="sm">Or in its place: {line.alternatives.join(', ')}.</Text>}
+      {line.alternatives && line.alternatives.length > 0 && (
+        <Group gap={10}>
+          <Text size="sm">Or in its place:</Text>
+          {line.alternatives.map((a) => {
+            const row = match(a);
+            return (
+              <Anchor
+                component="button"
+                type="button"
+                size="sm"
+                key={a}
+                onClick={() =>
+                  onSet(food, { item: row ? { type: 'ingredient', id: row.id } : { type: 'unmatched' }, name: row?.name ?? a })
+                }
+              >
+                {a}
+              </Anchor>
+            );
+          })}
+        </Group>
+      )}
       {line.item.type === 'unmatched' && (
         <>
           <Group gap={12}>

@@ -9,23 +9,16 @@ import { FoodPanel, type SetFood } from './FoodPanel.tsx';
 import { FoodRead } from './FoodRead.tsx';
 import { NewFood } from './NewFood.tsx';
 import { SortedTexts } from './SortedTexts.tsx';
-import { TextRow } from './TextRow.tsx';
+import { TextRow, type TextActs } from './TextRow.tsx';
 import { useTexts } from './useTexts.ts';
 import c from './Texts.module.css';
 
 const newLine = (text: string): WrittenLine => ({ id: newId(), text });
 
-interface RowProps {
-  row: Exclude<ComposedRow, { heading: string }>;
-  /** The open food's id, when it is of this row. */
-  open: string | undefined;
-  fixed: boolean;
-  one: boolean;
-  units: ReturnType<typeof useMeasures>['units'];
-  acts: FoodActs;
-}
 interface FoodActs {
+  /** Opens a food's panel, or shuts it when it is open. */
   open: (lineId: string | undefined) => void;
+  take: (food: ComposedFood, item: { id: string; name: string }) => void;
   set: SetFood;
   asRead: (rowId: string) => void;
   one: (rowId: string) => void;
@@ -34,44 +27,70 @@ interface FoodActs {
   match: IngredientFinder['match'];
 }
 
-/** What stands beside a written line: its foods. */
-const RowRead = memo(function RowRead({ row, open, units, acts }: RowProps) {
+/** One written line: its text, what it is read as beside it, and below it the panel that corrects one of its foods. */
+const LineRow = memo(function LineRow({
+  line,
+  n,
+  only,
+  row,
+  open,
+  steps,
+  units,
+  acts,
+  texts,
+}: {
+  line: WrittenLine;
+  n: number;
+  only: boolean;
+  row: ComposedRow | undefined;
+  /** The open food's id, when it is of this row. */
+  open: string | undefined;
+  /** Which steps take it; empty when none does. */
+  steps: string;
+  units: ReturnType<typeof useMeasures>['units'];
+  acts: FoodActs;
+  texts: TextActs;
+}) {
+  const foods = row && 'foods' in row ? row.foods : [];
+  const opened = foods.find((f) => f.line.id === open);
+  const one = line.one === true;
   return (
-    <div className={c.read}>
-      {row.foods.map((food) => (
-        <FoodRead
-          key={food.line.id}
-          food={food}
-          units={units}
-          open={food.line.id === open}
-          onOpen={(id) => acts.open(open === id ? undefined : id)}
-          onTake={(f, item) => acts.set(f, { item: { type: 'ingredient', id: item.id }, name: item.name })}
-        />
-      ))}
-    </div>
-  );
-});
-
-/** The panel that corrects one food of a line, across the row. */
-const RowPanel = memo(function RowPanel({ row, open, fixed, one, acts }: RowProps) {
-  const opened = row.foods.find((f) => f.line.id === open);
-  return (
-    <div className={c.panel}>
+    <TextRow
+      id={line.id}
+      text={line.text}
+      label={`Line ${n}`}
+      placeholder={only ? '2 big leeks, sliced thin' : undefined}
+      acts={texts}
+      heading={row !== undefined && 'heading' in row}
+    >
+      <div className={c.read}>
+        {row && 'heading' in row && (
+          <Text c="dimmed" size="sm" py={8}>
+            {row.heading ? 'a part of the recipe' : 'the part ends here'}
+          </Text>
+        )}
+        {foods.map((food) => (
+          <FoodRead key={food.line.id} food={food} units={units} open={food.line.id === open} onOpen={acts.open} onTake={acts.take} />
+        ))}
+      </div>
+      <div className={c.where}>{steps && <Badge color="rim">{steps}</Badge>}</div>
       {opened && (
-        <FoodPanel
-          key={opened.line.id}
-          food={opened}
-          others={acts.others().filter((l) => l.id !== opened.line.id && l.moment === 'batch')}
-          several={row.foods.length > 1 || one}
-          match={acts.match}
-          onSet={acts.set}
-          onAsRead={fixed || one ? () => acts.asRead(row.id) : undefined}
-          onOne={one ? undefined : () => acts.one(row.id)}
-          onNew={(name) => acts.make(opened, name)}
-          onClose={() => acts.open(undefined)}
-        />
+        <div className={c.panel}>
+          <FoodPanel
+            key={opened.line.id}
+            food={opened}
+            others={acts.others().filter((l) => l.id !== opened.line.id && l.moment === 'batch')}
+            several={foods.length > 1 || one}
+            match={acts.match}
+            onSet={acts.set}
+            onAsRead={line.fixes !== undefined || one ? () => acts.asRead(line.id) : undefined}
+            onOne={one ? undefined : () => acts.one(line.id)}
+            onNew={(name) => acts.make(opened, name)}
+            onClose={() => acts.open(undefined)}
+          />
+        </div>
       )}
-    </div>
+    </TextRow>
   );
 });
 
@@ -115,7 +134,8 @@ export function LinesCard({
   }, []);
   const foodActs = useMemo((): FoodActs => {
     return {
-      open: setOpen,
+      open: (id) => setOpen((before) => (before === id ? undefined : id)),
+      take: (food, item) => onFood(food, { item: { type: 'ingredient', id: item.id }, name: item.name }),
       set: onFood,
       asRead: (rowId) => change(rowId, ({ id, text }) => ({ id, text })),
       one: (rowId) => change(rowId, ({ id, text }) => ({ id, text, one: true })),
@@ -139,40 +159,19 @@ export function LinesCard({
         {lines.map((line, i) => {
           const row = rows.get(line.id);
           const foods = row && 'foods' in row ? row.foods : [];
-          const steps = [...new Set(foods.flatMap((f) => stepsOf.get(f.line.id) ?? []))].join(', ');
           return (
-            <TextRow
+            <LineRow
               key={line.id}
-              id={line.id}
-              text={line.text}
-              label={`Line ${i + 1}`}
-              placeholder={i === 0 && lines.length === 1 ? '2 big leeks, sliced thin' : undefined}
-              acts={acts}
-              heading={row !== undefined && 'heading' in row}
-            >
-              {row && 'foods' in row ? (
-                <RowRead
-                  row={row}
-                  open={foods.some((f) => f.line.id === open) ? open : undefined}
-                  fixed={line.fixes !== undefined}
-                  one={line.one === true}
-                  units={units}
-                  acts={foodActs}
-                />
-              ) : (
-                <div className={c.read}>
-                  {row && 'heading' in row && (
-                    <Text c="dimmed" size="sm" py={8}>
-                      {row.heading ? 'a part of the recipe' : 'the part ends here'}
-                    </Text>
-                  )}
-                </div>
-              )}
-              <div className={c.where}>{steps && <Badge color="rim">{steps}</Badge>}</div>
-              {row && 'foods' in row && foods.some((f) => f.line.id === open) && (
-                <RowPanel row={row} open={open} fixed={line.fixes !== undefined} one={line.one === true} units={units} acts={foodActs} />
-              )}
-            </TextRow>
+              line={line}
+              n={i + 1}
+              only={i === 0 && lines.length === 1}
+              row={row}
+              open={foods.some((f) => f.line.id === open) ? open : undefined}
+              steps={[...new Set(foods.flatMap((f) => stepsOf.get(f.line.id) ?? []))].join(', ')}
+              units={units}
+              acts={foodActs}
+              texts={acts}
+            />
           );
         })}
       </SortedTexts>

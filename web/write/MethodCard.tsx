@@ -1,15 +1,48 @@
 import { Button, Card, Group, Text, Title } from '@mantine/core';
-import { useMemo, useRef } from 'react';
+import { memo, useMemo, useRef } from 'react';
 import type { Writing, WrittenStep } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import { move, type Composed } from '#core/recipe';
 import { newId } from '../sync/device.ts';
 import { SortedTexts } from './SortedTexts.tsx';
-import { TextRow } from './TextRow.tsx';
+import { TextRow, type TextActs } from './TextRow.tsx';
 import { useTexts } from './useTexts.ts';
 import c from './Texts.module.css';
 
 const newStep = (text: string): WrittenStep => ({ id: newId(), text });
+
+/** One step: its number, its text, and its minutes as they are read. */
+const StepRow = memo(function StepRow({
+  id,
+  text,
+  n,
+  only,
+  minutes,
+  acts,
+}: {
+  id: string;
+  text: string;
+  n: number;
+  only: boolean;
+  minutes: string;
+  acts: TextActs;
+}) {
+  return (
+    <TextRow
+      id={id}
+      text={text}
+      label={`Step ${n}`}
+      placeholder={only ? 'Sweat the leeks in the oil for 10 minutes.' : undefined}
+      acts={acts}
+      isStep
+      number={<span className={c.number}>{n}</span>}
+    >
+      <Text size="xs" c="dimmed" py={9} className={c.where}>
+        {minutes}
+      </Text>
+    </TextRow>
+  );
+});
 
 /** The method as plain text, a step each: split by Enter, joined by Backspace. */
 export function MethodCard({
@@ -35,22 +68,19 @@ export function MethodCard({
         {steps.map((step, i) => {
           const known = read.get(step.id);
           return (
-            <TextRow
+            <StepRow
               key={step.id}
               id={step.id}
               text={step.text}
-              label={`Step ${i + 1}`}
-              placeholder={i === 0 && steps.length === 1 ? 'Sweat the leeks in the oil for 10 minutes.' : undefined}
-              acts={acts}
-              isStep
-              number={<span className={c.number}>{i + 1}</span>}
-            >
-              <Text size="xs" c="dimmed" py={9} className={c.where}>
-                {known
+              n={i + 1}
+              only={i === 0 && steps.length === 1}
+              minutes={
+                known
                   ? `${known.guess ? 'about ' : ''}${sayMinutes(known.handsOnMin)}${known.waitMin > 0 ? `, then ${sayMinutes(known.waitMin)} by itself` : ''}`
-                  : ''}
-              </Text>
-            </TextRow>
+                  : ''
+              }
+              acts={acts}
+            />
           );
         })}
       </SortedTexts>

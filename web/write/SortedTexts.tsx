@@ -1,13 +1,17 @@
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
+
+/* The same objects at every key: with others each row would be drawn again. */
+const pulled = { activationConstraint: { distance: 6 } };
+const byKeys = { coordinateGetter: sortableKeyboardCoordinates };
 
 /** Texts that are put in order by pulling their handle. */
 export function SortedTexts({ ids, onMove, children }: { ids: string[]; onMove: (id: string, by: number) => void; children: ReactNode }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, pulled), useSensor(KeyboardSensor, byKeys));
+  // the same list while its order stands: at a new one every row is drawn again
+  const order = ids.join(' ');
+  const items = useMemo(() => order.split(' '), [order]);
   return (
     <DndContext
       sensors={sensors}
@@ -16,7 +20,7 @@ export function SortedTexts({ ids, onMove, children }: { ids: string[]; onMove: 
         if (over && over.id !== active.id) onMove(String(active.id), ids.indexOf(String(over.id)) - ids.indexOf(String(active.id)));
       }}
     >
-      <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+      <SortableContext items={items} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>
     </DndContext>

@@ -33,6 +33,9 @@ function onKey(e: KeyboardEvent<HTMLTextAreaElement>, id: string, acts: TextActs
   e.preventDefault();
 }
 
+/** Letters that stand in a row of the field, about. */
+const lettersIn = { line: 42, step: 84 };
+
 interface Props {
   id: string;
   text: string;
@@ -64,9 +67,8 @@ export const TextRow = memo(function TextRow({ id, text, label, placeholder, act
       {number}
       <Textarea
         className={c.text}
-        autosize
-        minRows={1}
-        maxRows={14}
+        // as high as its text; a browser that does not size a field by itself goes by the letters
+        rows={Math.max(1, Math.ceil(text.length / lettersIn[isStep ? 'step' : 'line']))}
         aria-label={label}
         placeholder={placeholder}
         value={text}
