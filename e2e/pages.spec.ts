@@ -166,7 +166,10 @@ test('what was just done is taken back from its toast', async ({ page, server })
 test('bad files say what is wrong and lose nothing', async ({ page, server }) => {
   await page.goto(`${server.address}/recipes/new`);
   await page.getByLabel('Recipe file').setInputFiles(sample('broken.json'));
+  // what could be read of it is there, and that it was broken is said
   await expect(page.getByRole('alert')).toContainText('cut off or broken');
+  await expect(page.getByLabel('Line 1', { exact: true })).toHaveValue('1 onion');
+  await page.goto(`${server.address}/recipes/new`);
   await page.getByLabel('Recipe file').setInputFiles(sample('array.json'));
   await expect(page.getByText('2 recipes to look over')).toBeVisible();
   await expect(page.getByText('Oat flatbreads')).toBeVisible();

@@ -38,7 +38,6 @@ async function pagesOf(server: RunningServer): Promise<string[]> {
     '/eat?log=tonight',
     '/recipes/recipe_stew',
     '/recipes/feel',
-    '/recipes/recipe_stew/edit',
     `/pack/${sessions.find((s) => s.day < '2026-11-24')!.id}/labels`,
     '/kitchen',
     '/kitchen?tab=gear',
@@ -46,6 +45,7 @@ async function pagesOf(server: RunningServer): Promise<string[]> {
     '/kitchen?tab=larder&i=leek',
     '/kitchen?tab=household',
     '/history',
+    '/recipes/recipe_stew/edit',
   ];
 }
 

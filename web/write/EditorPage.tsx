@@ -231,7 +231,7 @@ function Editor({
         onRedo={draft.redo}
         acts={headActs}
       />
-      {[problem, ...stops.map(sayAsk)].filter(Boolean).map((says) => (
+      {[problem, ...stops.map(sayAsk), ...around.filter((n) => n.field === 'file').map((n) => n.value)].filter(Boolean).map((says) => (
         <Note tone="bad" mb={12} role="alert" key={says}>
           {says}
         </Note>

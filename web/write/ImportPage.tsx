@@ -67,6 +67,7 @@ function ItemRow({ looked, onLeave, onLook }: { looked: Looked; onLeave: (left: 
         </Text>
       </div>
       <Group gap={6}>
+        {item.writing.around?.some((n) => n.field === 'file') && <Badge color="tomato">was cut off or broken</Badge>}
         {double && <Badge color="saffron">you have {double.name}</Badge>}
         {unknown > 0 && <Badge color="saffron">{unknown} not known</Badge>}
         {open && <Badge color="tomato">an amount to mend</Badge>}

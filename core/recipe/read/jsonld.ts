@@ -239,7 +239,10 @@ function valueOf(block: string): { value: unknown; mended: boolean } {
 const once = (recipes: readonly FileRecipe[]): FileRecipe[] =>
   [...new Map(recipes.toReversed().map((r) => [`${r.name.toLowerCase()}|${r.lines.join('\n')}`, r])).values()].toReversed();
 
-const broken = { field: 'file', value: 'This block was broken and had to be mended: look at its last lines and steps.' };
+const broken = {
+  field: 'file',
+  value: 'This file was cut off or broken, and what could be read of it was put together: look at its last lines and steps.',
+};
 
 /**
  * The recipes of JSON-LD blocks; one broken block does not hide the others.
