@@ -283,3 +283,14 @@ describe('the food finder takes a name only when nothing of it is left over', ()
     );
   });
 });
+
+describe('names of foods in other languages', () => {
+  const finder = ingredientFinder(ingredientRows);
+  it.each(Object.entries(foreignNames).flatMap(([id, list]) => list.split(', ').map((name) => [name, id] as const)))(
+    '%s is %s',
+    (name, id) => expect(finder.match(name)?.id).toBe(id),
+  );
+  it('says nothing of what is called so by several foods', () => {
+    for (const name of ['Brühe', 'fromage', 'panna', 'queso']) expect(finder.match(name)).toBeUndefined();
+  });
+});

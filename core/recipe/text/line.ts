@@ -40,6 +40,8 @@ const tidy = (text: string): string =>
     .replace(/^\[[ x]?\]\s*/i, '')
     .replace(/^\d{1,2}[.)]\s+(?=[\d¼-¾⅐-⅞])/u, '')
     .replace(/[*†‡§]+$/u, '')
+    // "Zwiebel(n)", "Zehe/n": one or more of it
+    .replace(/(?<=\p{L})(?:\((?:n|en|e|er|s|es|r)\)|\/n)(?!\p{L})/gu, '')
     .replace(/\s+/g, ' ')
     .trim();
 
@@ -64,7 +66,7 @@ const purpose =
   /\s+(?:for\s+(?:the\s+)?(?:\p{L}+ing\b|tin|pan|dish|top|topping|table|tray|pot|glaze|serving)|to\s+(?:serve|taste|finish|garnish|season|dust|drizzle|fry|grease|glaze|decorate|cover|thin|thicken|brush)|zum|zur|zur? |pour (?:la|le|les|servir)|per |para )\b.*$/iu;
 /** Words before a food that describe and do not name it. */
 const describing =
-  /^(?:ripe|nice|good[- ]quality|good|best[- ]quality|best|organic|free[- ]range|unwaxed|firm|plump|sweet ripe|very ripe|overripe|day[- ]old|leftover)\s+/iu;
+  /^(?:ripe|nice|good[- ]quality|good|best[- ]quality|best|organic|free[- ]range|unwaxed|firm|plump|sweet ripe|very ripe|overripe|day[- ]old|leftover|each|recipe(?: for)?)\s+/iu;
 
 interface Parts {
   name: string;
@@ -83,7 +85,7 @@ function partsOf(text: string, knows: Knows | undefined): Parts {
     return ' ';
   });
   const segments = open
-    .split(/[;,]|\s[-–—]\s/)
+    .split(/[;,]|\s[-–—+]\s/)
     .map((s) => s.replace(/\s+/g, ' ').trim())
     .filter(Boolean);
   let head = segments.shift() ?? '';
@@ -125,6 +127,11 @@ function partsOf(text: string, knows: Knows | undefined): Parts {
     if (!word || word[0].length >= name.length) break;
     notes.push(word[0].trim());
     name = name.slice(word[0].length);
+  }
+  const late = /^(.+\p{L})\s+(medianas?|medianos?|grandes?|pequeñ[ao]s?|medi[aoe]|grossi?|piccol[aoie])$/iu.exec(name);
+  if (late?.[1] && late[2]) {
+    name = late[1];
+    notes.push(late[2]);
   }
   forms.push(...before);
   const { name: first, alternatives } = chosen(name, knows);
@@ -215,9 +222,15 @@ function foodsOf(text: string, knows: Knows | undefined): string[] {
   }
   const each = /^(.*?\S)\s+each\s+(?:of\s+)?(\p{L}.*)$/iu.exec(text);
   const list = each?.[2]?.split(/\s*,\s*(?:and\s+)?|\s+(?:and|&)\s+/i) ?? [];
-  const eachOf = each?.[1] ? readMeasure(each[1]) : undefined;
-  if (each?.[1] && list.length > 1 && eachOf?.amount !== undefined && eachOf.rest.trim() === '' && list.every((f) => /^\p{L}{2}/u.test(f)))
-    return list.map((food) => `${each[1]} ${food}`);
+  const eachOf = each?.[1] ? readMeasure(`${each[1]} of it`) : undefined;
+  if (
+    each?.[1] &&
+    list.length > 1 &&
+    eachOf?.amount !== undefined &&
+    /^\s*of it$/.test(eachOf.rest) &&
+    list.every((f) => /^\p{L}{2}/u.test(f))
+  )
+    return list.map((food) => `${each[1]} of ${food}`);
   const parts = text.split(
     /\s*(?:\+|&|;|,\s*(?:and|plus)?|\band\b|\bplus\b|\bund\b|\bet\b)\s*(?=(?:about\s+)?(?:[\d¼-¾⅐-⅞]|an?\s|half\s|one\s|two\s|three\s))/iu,
   );
@@ -227,6 +240,7 @@ function foodsOf(text: string, knows: Knows | undefined): string[] {
       read.amount !== undefined &&
       read.name !== part &&
       !onlyForm(read.name) &&
+      !/^(?:finely|roughly|thinly|thickly|coarsely|freshly|very|lightly)$/i.test(read.name) &&
       /^\p{L}{2}/u.test(read.name) &&
       !/^(?:for|to|of|more|extra|reserved|total|each|cm|mm|inch)\b/iu.test(read.name)
     );

@@ -167,11 +167,13 @@ function packAt(text: string): Quantity | undefined {
   if (!contents || contents.amountTo !== undefined) return undefined;
   const word = unitAt(contents.rest.replace(/^\s*-?\s*/, ''));
   const isPack = word !== undefined && (packs.has(word.unit) || word.unit === 'piece');
-  if (!sign && !isPack) return undefined;
+  // "1 2-lb. roast": a thing sold by its weight
+  const byWeight = /^\s*\d+(?:[.,]\d+)?\s*-\s*(?:lbs?|pounds?|oz|ounces?|g|grams?|kg|kilos?)\b/i.test(count.rest);
+  if (!sign && !isPack && !byWeight) return undefined;
   return {
     amount: contents.total ? contents.amount : times(count.amount, contents.amount),
     unit: contents.unit,
-    notes: [`${text.slice(0, text.length - count.rest.length).trim()} of ${contents.text}`],
+    notes: [`${toNumber(count.amount)} of ${contents.text}`],
     rest: isPack ? word.rest : contents.rest,
   };
 }
@@ -220,8 +222,14 @@ const loose: ReadonlySet<Unit> = new Set<Unit>([
 
 function bareUnit(text: string): Quantity | undefined {
   const found = unitAt(text);
-  if (!found || !loose.has(found.unit) || !/^\s+\p{L}/u.test(found.rest)) return undefined;
-  if (!ofWord.test(found.rest) && !['pinch', 'handful', 'knob', 'splash', 'drizzle'].includes(found.unit)) return undefined;
+  if (
+    !found ||
+    !(loose.has(found.unit) || (found.size !== undefined && unitFacts[found.unit].dimension === 'count')) ||
+    !/^\s+\p{L}/u.test(found.rest)
+  )
+    return undefined;
+  if (found.size === undefined && !ofWord.test(found.rest) && !['pinch', 'handful', 'knob', 'splash', 'drizzle'].includes(found.unit))
+    return undefined;
   return { amount: '1', unit: found.unit, notes: found.size ? [found.size] : [], rest: found.rest };
 }
 

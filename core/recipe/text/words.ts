@@ -21,7 +21,7 @@ const english: Rows = [
   ['pinch', 'smidgen|grating|gratings|sprinkle|sprinkling|dusting'],
   ['turn', 'grind|grinds|twist|twists'],
   ['handful', 'fistful|hand-full'],
-  ['piece', 'pc|pcs'],
+  ['piece', 'pc|pcs|nos'],
   ['pack', 'box|boxes|punnet|punnets'],
 ];
 
@@ -185,7 +185,7 @@ const squeezed = new Map([...table].map(([word, meant]) => [word.replace(/\s/g, 
 
 /** Words before a spoon, a cup or a slice, and before a whole thing: how full or how large, which is a note and no amount. */
 export const sizeWords =
-  /^\s*(?:(?:level|heaped|heaping|rounded|generous|scant|good|packed|lightly packed|small|large|medium(?:-sized)?|med|big|little|tiny|thick|thin|fat|extra[- ]large|decent|gestrichene[rn]?|gestr|gehäufte[rn]?|geh|kleine[rns]?|große[rns]?|petite?s?|grande?s?|grosse?s?|bonne|buona?|piccol[aoie]|pequeñ[ao]s?|colmad[ao]s?|rase?s?)\.?(?=[\s,])\s*,?\s*)+/iu;
+  /^\s*,?\s*(?:(?:level|heaped|heaping|rounded|generous|scant|good|packed|lightly packed|small|large|medium(?:-sized)?|med|big|little|tiny|thick|thin|fat|extra[- ]large|decent|gestrichen(?:e[rn]?)?|gestr|gehäuft(?:e[rn]?)?|geh|kleine[rns]?|große[rns]?|petite?s?|grande?s?|grosse?s?|bonne|belles?|beaux?|buona?|piccol[aoie]|pequeñ[ao]s?|colmad[ao]s?|rase?s?)\.?(?=[\s,])\s*,?\s*)+/iu;
 
 /** What a line may begin with before its amount. */
 export const leading =
