@@ -1,5 +1,4 @@
 import type { IngredientRow } from './data/types.ts';
-import { foreignNames } from './data/foreignNames.rows.ts';
 import { unitWords } from './units.ts';
 
 const plain = (text: string): string =>
@@ -101,10 +100,6 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
   for (const [word, id] of Object.entries(usual)) {
     const row = ids.get(id);
     if (row && !names.has(word)) names.set(word, row);
-  }
-  for (const [id, list] of Object.entries(foreignNames)) {
-    const row = ids.get(id);
-    for (const name of list.split(', ')) if (row && !names.has(key(name))) names.set(key(name), row);
   }
   // what is bought dried, ground or in a tin is meant by its bare name; where several are, it is only offered
   const several = new Set<string>();

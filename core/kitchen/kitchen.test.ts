@@ -1,7 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Eater, Unit } from '#core/contract';
-import { ingredientRows, lifeRows, bagRows, headspaceRows, materialRows, panRows, spaceRows, tubRows, sources } from './data/index.ts';
+import {
+  foreignNames,
+  ingredientRows,
+  lifeRows,
+  bagRows,
+  headspaceRows,
+  materialRows,
+  panRows,
+  spaceRows,
+  tubRows,
+  sources,
+  withForeignNames,
+} from './data/index.ts';
 import {
   addDays,
   addMonths,
@@ -285,7 +297,7 @@ describe('the food finder takes a name only when nothing of it is left over', ()
 });
 
 describe('names of foods in other languages', () => {
-  const finder = ingredientFinder(ingredientRows);
+  const finder = ingredientFinder(withForeignNames(ingredientRows));
   it.each(Object.entries(foreignNames).flatMap(([id, list]) => list.split(', ').map((name) => [name, id] as const)))(
     '%s is %s',
     (name, id) => expect(finder.match(name)?.id).toBe(id),

@@ -1,5 +1,6 @@
 import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
 import type { Eater, Household, Recipe, Revision, TamboEvent } from '#core/contract';
+import { withForeignNames } from '#core/kitchen/data';
 import {
   isDinnerKind,
   allKinds,
@@ -86,7 +87,7 @@ export function referenceOf(db: Db): Reference {
   const epoch = referenceEpoch();
   if (found?.epoch === epoch) return found;
   const made: Reference = {
-    finder: ingredientFinder(withTrims(db, referenceRows(db, 'ingredient'))),
+    finder: ingredientFinder(withForeignNames(withTrims(db, referenceRows(db, 'ingredient')))),
     lives: new Map(referenceRows(db, 'life').map((r) => [r.id, r])),
     materials: new Map(referenceRows(db, 'material').map((r) => [r.id, r])),
     reheats: referenceRows(db, 'reheat'),

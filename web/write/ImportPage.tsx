@@ -1,5 +1,5 @@
 import { Badge, Button, Card, Checkbox, FileButton, Group, Progress, Stack, Text, Title } from '@mantine/core';
-import { useMemo, useRef, useState, type DragEvent } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState, type DragEvent } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { countOf } from '#core/kitchen';
 import { canKeep, compose, doublesOf, readYield, writingOfFile, type Composed, type ReadingContext } from '#core/recipe';
@@ -79,6 +79,29 @@ function ItemRow({ looked, onLeave, onLook }: { looked: Looked; onLeave: (left: 
   );
 }
 
+/** Recipes understood in one go: the page answers in between. */
+const perTurn = 12;
+
+/** The list with what is understood of it, a few at a time; what was looked at once is not looked at again. */
+function useLooked(items: readonly ImportItem[], reading: ReadingContext, data: WriteAnswer): Looked[] {
+  // begun anew when foods or recipes change: what is double may be another
+  const known = useMemo(() => ({ of: [reading, data], map: new WeakMap<ImportItem['writing'], Looked>() }), [reading, data]).map;
+  const [, turn] = useReducer((n: number) => n + 1, 0);
+  const next = items.filter((item) => !known.has(item.writing)).slice(0, perTurn);
+  useEffect(() => {
+    if (next.length === 0) return undefined;
+    const timer = setTimeout(() => {
+      for (const item of next) known.set(item.writing, lookAt(item, reading, data));
+      turn();
+    }, 0);
+    return () => clearTimeout(timer);
+  });
+  return items.flatMap((item) => {
+    const looked = known.get(item.writing);
+    return looked ? [{ ...looked, item }] : [];
+  });
+}
+
 /** Rows drawn at once; a folder of five hundred is gone through in turns. */
 const shown = 100;
 /** Recipes in one write: each is two documents, and one tap is undone as one. */
@@ -100,7 +123,8 @@ function ImportListView({
   const navigate = useNavigate();
   const { write } = useCommands();
   const { busy, once } = useOnce();
-  const looked = useMemo(() => list.items.map((item) => lookAt(item, reading, data)), [list.items, reading, data]);
+  const looked = useLooked(list.items, reading, data);
+  const looking = looked.length < list.items.length;
   const chosen = looked.filter((l) => l.item.left !== true && canKeep(l.composed));
   const held = looked.filter((l) => l.item.left !== true && !canKeep(l.composed)).length;
   const leave = (id: string, left: boolean): void => put({ items: list.items.map((x) => (x.id === id ? { ...x, left } : x)) });
@@ -126,8 +150,9 @@ function ImportListView({
           <Button variant="outline" onClick={() => put(noImports)}>
             Leave them all
           </Button>
-          <Button disabled={busy || chosen.length === 0} loading={busy} onClick={() => once(keep)}>
-            Keep {chosen.length === list.items.length ? (chosen.length === 1 ? 'it' : `all ${chosen.length}`) : chosen.length}
+          <Button disabled={busy || looking || chosen.length === 0} loading={busy} onClick={() => once(keep)}>
+            {looking ? `Looking at ${looked.length} of ${list.items.length}` : 'Keep'}{' '}
+            {looking ? '' : chosen.length === list.items.length ? (chosen.length === 1 ? 'it' : `all ${chosen.length}`) : chosen.length}
           </Button>
         </Group>
       </Group>

@@ -1,3 +1,5 @@
+import type { IngredientRow } from '#core/contract';
+
 /**
  * What everyday foods are called in German, French, Italian and Spanish, where the word means that one food and no other. Cream, stock, cheese and the
  * like, of which there are several, are left to be asked. Source: plain dictionaries.
@@ -66,3 +68,13 @@ export const foreignNames: Readonly<Record<string, string>> = {
   walnut: 'Walnüsse, noix, noci, nueces',
   raisin: 'Rosinen, raisins secs, uvetta, pasas',
 };
+
+/**
+ * Rows with what their foods are called elsewhere among their other names.
+ * @example withForeignNames(rows).find((r) => r.id === 'onion')?.otherNames.includes('Zwiebel') // true
+ */
+export const withForeignNames = (rows: readonly IngredientRow[]): IngredientRow[] =>
+  rows.map((row) => {
+    const names = foreignNames[row.id]?.split(', ') ?? [];
+    return names.length === 0 ? row : { ...row, otherNames: [...new Set([...row.otherNames, ...names])] };
+  });

@@ -19,3 +19,4 @@ export { trimRows } from './trim.rows.ts';
 export { tubRows } from './tubs.rows.ts';
 export { washingRows } from './washing.rows.ts';
 export { zoneRows } from './zones.rows.ts';
+export { foreignNames, withForeignNames } from './foreignNames.rows.ts';
