@@ -1,13 +1,12 @@
-import { Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Card, Stack, Text, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
-import { memo, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Navigate, useNavigate, useParams } from 'react-router';
-import type { Kind, Recipe, Writing } from '#core/contract';
+import type { Recipe, Writing } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type ReadingContext } from '#core/recipe';
 import { portionName } from '#core/session';
 import type { RecipeAnswer, WriteAnswer } from '#core/queries';
-import { KindMark } from '../draw/KindMark.tsx';
 import { useRecipeQuery, useWriteQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
@@ -23,6 +22,7 @@ import { useOnce } from '../ui/useOnce.ts';
 import { useCircle } from '../recipe/useCircle.ts';
 import { AboutCard } from './AboutCard.tsx';
 import { Asks, ComesOut, ForTheFreezer, type Put } from './Beside.tsx';
+import { Head } from './Head.tsx';
 import { importKey, type ImportList } from './importList.ts';
 import { keepChanges } from './keep.ts';
 import type { SetFood } from './FoodPanel.tsx';
@@ -56,75 +56,6 @@ function withPasted(w: Writing, text: string): Writing | undefined {
     ...(pasted.base && !w.base && { base: pasted.base }),
   };
 }
-
-/** The name, what it makes, and what can be done; not drawn anew for a letter in a line. */
-const Head = memo(function Head({
-  name,
-  kind,
-  makes,
-  guessed,
-  isNew,
-  good,
-  plannable,
-  busy,
-  onUndo,
-  onRedo,
-  acts,
-}: {
-  name: string;
-  kind: Kind;
-  makes: string;
-  guessed: boolean;
-  isNew: boolean;
-  good: boolean;
-  plannable: boolean;
-  busy: boolean;
-  onUndo: (() => void) | undefined;
-  onRedo: (() => void) | undefined;
-  acts: { put: Put; paste: () => void; keep: (plan: boolean) => void };
-}) {
-  return (
-    <Group align="flex-end" gap={16} mb={14}>
-      <Group wrap="nowrap" gap={12} className="grow" miw={280}>
-        <KindMark kind={kind} size={34} />
-        <div className="grow">
-          <TextInput
-            size="xl"
-            aria-label="Name of the recipe"
-            placeholder="Name of the recipe"
-            autoFocus={isNew && name === ''}
-            value={name}
-            maxLength={120}
-            onChange={(e) => acts.put({ name: e.currentTarget.value }, 'name')}
-          />
-          <Text c="dimmed" mt={3}>
-            {isNew ? 'Kept on this device as you go.' : 'A new revision; what was cooked by the old one keeps it.'} Makes <b>{makes}</b>
-            {guessed ? ' (guessed)' : ''}.
-          </Text>
-        </div>
-      </Group>
-      <Group gap={8}>
-        <Button variant="outline" disabled={!onUndo} onClick={onUndo}>
-          Undo
-        </Button>
-        <Button variant="outline" disabled={!onRedo} onClick={onRedo}>
-          Redo
-        </Button>
-        <Button variant="outline" onClick={acts.paste}>
-          Paste a recipe
-        </Button>
-        <Button variant={plannable && isNew ? 'outline' : 'filled'} disabled={!good || busy} onClick={() => acts.keep(false)}>
-          Keep
-        </Button>
-        {isNew && (
-          <Button disabled={!plannable || busy} onClick={() => acts.keep(true)}>
-            Keep and plan it
-          </Button>
-        )}
-      </Group>
-    </Group>
-  );
-});
 
 function Editor({
   id,

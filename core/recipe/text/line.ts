@@ -2,8 +2,9 @@ import type { Line, Unit } from '#core/contract';
 import { inBase, times, toNumber, type Rational } from '#core/kitchen';
 import { formClass, isForm, onlyForm, sizeOf, takeForms } from './form.ts';
 import { headingOf } from './heading.ts';
-import { contentsAfter, isPack, isRange, readMeasure, trailingUnit } from './measure.ts';
+import { contentsAfter, isPack, isRange, readMeasure } from './measure.ts';
 import { readNumber } from './number.ts';
+import { trailingUnit } from './trailing.ts';
 import { leading, ofWord, sizeWords } from './words.ts';
 
 /** A written ingredient line, taken apart. What is not understood stays in `name` or `note` as it was written. */

@@ -1,7 +1,5 @@
 import type { Line, Step, WrittenStep } from '#core/contract';
-import { minutesOf } from '../read/duration.ts';
-
-const waitingWords = /\b(simmer|bake|roast|braise|rest|chill|soak|steep|prove|proof|cool|boil|stew|marinate|leave|reduce|steam)\b/i;
+import { statedMinutes } from '../method/durations.ts';
 
 function needsOf(text: string): Step['needs'] {
   const needs: Step['needs'] = [];
@@ -36,16 +34,16 @@ const names = (text: string, line: Line): boolean => {
 const most = { stepChars: 1200, waitMin: 20_000, handsMin: 600 };
 
 function guessed(id: string, text: string, previous: string | undefined): Step {
-  const stated = minutesOf(text);
-  const waits = stated !== undefined && waitingWords.test(text);
+  const said = statedMinutes(text);
   return {
     id,
     text: text.slice(0, most.stepChars),
     uses: [],
     needs: needsOf(text),
-    handsOnMin: waits ? 3 : Math.min(most.handsMin, stated ?? 5),
+    // a wait takes a look in; a step that says nothing a few minutes
+    handsOnMin: Math.min(most.handsMin, said.hands > 0 ? said.hands : said.wait > 0 ? 3 : 5),
     handsOnPerKgMin: 0,
-    waitMin: waits ? Math.min(most.waitMin, stated ?? 0) : 0,
+    waitMin: Math.min(most.waitMin, said.wait),
     hazards: hazardsOf(text),
     after: previous === undefined ? [] : [previous],
     guess: true,

@@ -1,0 +1,168 @@
+import { toNumber } from '#core/kitchen';
+import { readNumber } from '../text/number.ts';
+
+/** A time said in a text, in minutes. */
+export interface Duration {
+  low: number;
+  /** High end of a range; the clock rings at the short end. */
+  high?: number;
+  /** At least so long: the end is open. */
+  open?: true;
+  /** It adds to what was said before: “another 5”. */
+  more?: true;
+  /** Where it stands in the text. */
+  at: number;
+  end: number;
+}
+
+const units: readonly (readonly [minutes: number, words: RegExp])[] = [
+  [1440, /^(?:days?|tagen?|tage|jours?|giorn[oi]|d[ií]as?)(?![\p{L}])/iu],
+  [60, /^(?:hours?|hrs?|h|std|stunden?|heures?|or[ae]|horas?)(?![\p{L}])\.?/iu],
+  [1, /^(?:minutes?|mins?|minuten?|minuti|minuto|minutos)(?![\p{L}])\.?/iu],
+  [1 / 60, /^(?:seconds?|secs?|sekunden?|secondes?|secondi|segundos)(?![\p{L}])\.?/iu],
+];
+
+/** Times said without a number. */
+const said: readonly (readonly [words: RegExp, low: number, high?: number])[] = [
+  [/^(?:overnight|till morning|until morning|over night|über nacht|toute la nuit|una notte|toda la noche)(?![\p{L}])/iu, 480, 720],
+  [
+    /^three[- ]quarters of an hour(?![\p{L}])|^(?:eine )?dreiviertelstunde|^trois quarts d['’]heure|^tres cuartos de hora|^tre quarti d['’]ora/iu,
+    45,
+  ],
+  [/^a quarter of an hour(?![\p{L}])|^(?:eine )?viertelstunde|^un quart d['’]heure|^un cuarto de hora|^un quarto d['’]ora/iu, 15],
+  [/^half an hour(?![\p{L}])|^(?:eine )?halbe stunde|^une demi[- ]heure|^media hora|^mezz['’]ora/iu, 30],
+  [/^half a minute(?![\p{L}])/iu, 0.5],
+  [/^anderthalb stunden|^une heure et demie|^un['’]ora e mezza|^una hora y media/iu, 90],
+  [/^a couple of minutes|^ein paar minuten|^quelques minutes|^unos minutos|^qualche minuto/iu, 2],
+  [/^a few minutes/iu, 3, 5],
+  [/^a couple of hours/iu, 120],
+  [/^(?:an|one) hour and a half(?![\p{L}])/iu, 90],
+  [/^(?:an|one) hour and a quarter(?![\p{L}])/iu, 75],
+  [/^a minute(?! apart)(?![\p{L}])/iu, 1],
+];
+
+const rangeSign = /^\s*(?:-|–|—|to|or|bis|à|a|o|oder)\s*(?=[\d¼-¾⅐-⅞]|\p{L})/iu;
+const unitAt = (text: string): { minutes: number; length: number } | undefined => {
+  const space = /^[\s-]*/.exec(text)?.[0].length ?? 0;
+  for (const [minutes, words] of units) {
+    const m = words.exec(text.slice(space));
+    if (m) return { minutes, length: space + m[0].length };
+  }
+  return undefined;
+};
+
+/** What stands before a number and makes it no time of the work: how long it keeps, by when, how far ahead. */
+const noTime = /(?:keeps?(?: for)?|up to|within|in the next|for up to|every|after|last(?:s)?|older than|day)\s*$/iu;
+const ahead = /^\s*(?:ahead|before(?: the end)?|in advance|later|old|apart)(?![\p{L}])/iu;
+const openEnd = /(?:at least|no less than|mindestens|au moins|al menos|almeno)\s*$/iu;
+const adds = /(?:another|a further|noch|encore|otros|altri)\s*(?:about\s*)?$/iu;
+
+/** One time that begins at the front of a text. */
+function timeAt(text: string): { low: number; high?: number; length: number } | undefined {
+  for (const [words, low, high] of said) {
+    const m = words.exec(text);
+    if (m) return { low, ...(high !== undefined && { high }), length: m[0].length };
+  }
+  const first = readNumber(text);
+  if (!first) return undefined;
+  let at = text.length - first.rest.length;
+  const n = toNumber(first.amount);
+  const sign = rangeSign.exec(first.rest);
+  const second = sign ? readNumber(first.rest.slice(sign[0].length)) : undefined;
+  const high = second && toNumber(second.amount) > n ? toNumber(second.amount) : undefined;
+  if (second && high !== undefined) at = text.length - second.rest.length;
+  const unit = unitAt(text.slice(at));
+  if (!unit) return undefined;
+  at += unit.length;
+  let [low, top] = [n * unit.minutes, high === undefined ? undefined : high * unit.minutes];
+  // "1 hour 20 min", "an hour and twenty", "1h15"
+  if (unit.minutes === 60 && high === undefined) {
+    const join = /^\s*(?:and|und|et|y|e)?\s*/iu.exec(text.slice(at))?.[0] ?? '';
+    const more = readNumber(text.slice(at + join.length));
+    const minutes = more && toNumber(more.amount);
+    const rest = more?.rest ?? '';
+    const named = more && unitAt(rest);
+    const bare = named === undefined && (/\p{L}/u.test(join) || join === '') && !/^\s*(?:°|degrees|g\b|ml\b|cm\b|x\b)/iu.test(rest);
+    if (minutes !== undefined && minutes > 0 && minutes < 60 && (named?.minutes === 1 || bare)) {
+      low += minutes;
+      at = text.length - rest.length + (named?.minutes === 1 ? named.length : 0);
+    }
+  }
+  if (top !== undefined && top <= low) top = undefined;
+  return { low, ...(top !== undefined && { high: top }), length: at };
+}
+
+/** Longer than any work of a household. */
+const mostMinutes = 20_000;
+
+/**
+ * Every time said in a text, in its order: `1 1/4 h`, `an hour and twenty`, `20-25 min`, `half an hour`, `overnight`, `another 5 minutes`; not how long a dish
+ * keeps, by when it must be cold, or how far ahead.
+ * @example readDurations('Simmer for an hour and a half, then 10 min with the lid off.').map((d) => d.low) // [90, 10]
+ */
+export function readDurations(text: string): Duration[] {
+  const found: Duration[] = [];
+  const starts = /(?<![\p{L}\d.,/])(?:\d|[¼-¾⅐-⅞]|[\p{L}])/gu;
+  let from = 0;
+  for (let m = starts.exec(text); m; m = starts.exec(text)) {
+    if (m.index < from) continue;
+    const time = timeAt(text.slice(m.index));
+    if (!time) continue;
+    const before = text.slice(Math.max(0, m.index - 24), m.index);
+    from = m.index + time.length;
+    starts.lastIndex = from;
+    if (noTime.test(before) || ahead.test(text.slice(from)) || time.low > mostMinutes) continue;
+    found.push({
+      low: time.low,
+      ...(time.high !== undefined && { high: time.high }),
+      ...(openEnd.test(before) && { open: true as const }),
+      ...(adds.test(before) && { more: true as const }),
+      at: m.index,
+      end: from,
+    });
+  }
+  return found;
+}
+
+/** Verbs after which the work goes on by itself, and verbs that take hands; the nearest before a time owns it. */
+const waits =
+  /\b(?:simmer|bake|roast|braise|rest|chill|soak|steep|prove|proof|rise|cool|boil|stew|marinate|leave|reduce|steam|poach|stand|set|freeze|refrigerate|cook|bubble|infuse|dry|cover|lid|köcheln|backen|kochen|ruhen|gehen|einweichen|schmoren|dämpfen|ziehen|mijoter|cuire|reposer|tremper|lever|cocer|hornear|reposar|remojar|asar|cuocere|riposare|ammollare|lievitare)(?:s|d|ed|ing)?\b/giu;
+const hands =
+  /\b(?:fry|sweat|soften|brown|sear|knead|whisk|stir|beat|mix|chop|cut|slice|peel|turn|toss|mash|roll|shape|wilt|sauté|saute|toast|melt|anschwitzen|anbraten|kneten|rühren|dorer|pétrir|revenir|suer|sofreír|amasar|soffriggere|impastare)(?:s|d|ed|ing|ning|ping|ring)?\b/giu;
+/** Words that turn the one into the other. */
+const byItself = /\b(?:lid on|lid ajar|undisturbed|now and then|occasionally|covered|on the lowest|lowest heat)\b/iu;
+const allTheTime =
+  /\b(?:stirring(?! (?:now|occasionally|every))|all the time|constantly|keep (?:turning|stirring)|of stirring|by hand)\b/iu;
+
+const nearest = (pattern: RegExp, text: string): number => {
+  let at = -1;
+  for (const m of text.matchAll(pattern)) at = m.index;
+  return at;
+};
+
+/** Minutes of a step's text: its hands, and its own waiting. */
+export interface StatedMinutes {
+  hands: number;
+  wait: number;
+  /** Some time was said at all. */
+  stated: boolean;
+}
+
+/**
+ * Minutes that a step's text says, each time given to the nearest verb before it; of a range the short end.
+ * @example statedMinutes('Sweat the leeks 10 min, then simmer for an hour and a half.') // { hands: 10, wait: 90, stated: true }
+ */
+export function statedMinutes(text: string): StatedMinutes {
+  let [handsMin, waitMin] = [0, 0];
+  const durations = readDurations(text);
+  durations.forEach((d, i) => {
+    const before = text.slice(0, d.at);
+    const clause = text.slice(durations[i - 1]?.end ?? 0, (/[.;]/.exec(text.slice(d.end))?.index ?? text.length) + d.end);
+    const [w, h] = [nearest(waits, before), nearest(hands, before)];
+    const after = text.slice(d.end, durations[i + 1]?.at ?? text.length);
+    const itself = allTheTime.test(clause) ? false : byItself.test(clause) ? true : w >= 0 || h >= 0 ? w > h : nearest(waits, after) >= 0;
+    if (itself) waitMin += d.low;
+    else handsMin += d.low;
+  });
+  return { hands: Math.round(handsMin * 10) / 10, wait: Math.round(waitMin), stated: durations.length > 0 };
+}
