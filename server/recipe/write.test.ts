@@ -24,6 +24,13 @@ const reading = async () => {
   const data = await get<WriteAnswer>('/write');
   return { finder: ingredientFinder(data.rows), recipes: data.recipes };
 };
+/** Recipes as they are at first, each asked for once. */
+const answers = new Map<string, RecipeAnswer>();
+const answerOf = async (id: string): Promise<RecipeAnswer> => {
+  const answer = answers.get(id) ?? (await get<RecipeAnswer>(`/recipes/${id}`));
+  answers.set(id, answer);
+  return answer;
+};
 /** What of a revision is the recipe's own. */
 const bare = ({ id: _i, recipeId: _r, madeAt: _m, density: _d, ...rest }: Revision): unknown => JSON.parse(JSON.stringify(rest));
 
@@ -33,7 +40,7 @@ describe('a recipe of the household', () => {
     const briefs = await get<RecipeBrief[]>('/recipes');
     expect(briefs.length).toBeGreaterThan(10);
     for (const b of briefs) {
-      const { revision } = await get<RecipeAnswer>(`/recipes/${b.recipe.id}`);
+      const { revision } = await answerOf(b.recipe.id);
       const composed = compose(writingOf(revision, ctx), ctx).revision;
       expect(composed.lines, b.recipe.name).toEqual(revision.lines);
       expect(composed.steps, b.recipe.name).toEqual(revision.steps);
@@ -64,7 +71,7 @@ describe('a recipe of the household', () => {
     const known = new Set(ctx.recipes.map((r) => r.id));
     for (const file of read.recipes) {
       const id = briefs.find((b) => b.recipe.name === file.name)!.recipe.id;
-      const { revision } = await get<RecipeAnswer>(`/recipes/${id}`);
+      const { revision } = await answerOf(id);
       let n = 0;
       const back = compose(
         writingOfFile(file, () => `new${(n += 1)}`, known),

@@ -44,7 +44,9 @@ function matchOf(read: ReadLine, finder: IngredientFinder): IngredientRow | unde
   if (found) return found;
   // several foods go by one name: what is measured by the spoon is dried, by the sprig fresh, what is drained comes out of a tin
   const state = states.find(([, units, forms]) => (read.unit && units.has(read.unit)) || forms.test(read.formText ?? ''))?.[0];
-  return state === undefined || finder.read(read.name)?.over.length !== 0 ? undefined : finder.match(`${state} ${read.name}`);
+  return state === undefined || finder.read(read.name)?.over.length !== 0
+    ? undefined
+    : (finder.match(`${state} ${read.name}`) ?? finder.match(`${read.name}, ${state}`));
 }
 
 /** In what state a food is meant, by what it is measured in and what is done to it. */
