@@ -16,6 +16,7 @@ import {
   scaleTo,
   weighRecipe,
   type Composed,
+  type ComposedFood,
 } from '#core/recipe';
 import { packableOf, portionMlOf } from '#core/session';
 import type { WriteAnswer } from '#core/queries';
@@ -209,6 +210,7 @@ export const Asks = memo(function Asks({
   data,
   put,
   onFood,
+  onNew,
 }: {
   writing: Writing;
   composed: Composed;
@@ -216,6 +218,7 @@ export const Asks = memo(function Asks({
   data: WriteAnswer;
   put: Put;
   onFood: SetFood;
+  onNew: (food: ComposedFood) => void;
 }) {
   const doubles = useMemo(
     () =>
@@ -274,6 +277,17 @@ export const Asks = memo(function Asks({
             <li key={a.lineId} data-top>
               <Stack gap={6} className="grow">
                 <span>{food && food.offers.length > 0 ? `Which ${a.name} is it?` : sayAsk(a)}</span>
+                {food && food.offers.length === 0 && (
+                  <Button
+                    size="sm"
+                    variant="outline"
+                    style={{ alignSelf: 'start' }}
+                    aria-label={`Make ${a.name} a food`}
+                    onClick={() => onNew(food)}
+                  >
+                    Make it a food
+                  </Button>
+                )}
                 {food && food.offers.length > 0 && (
                   <Group gap={6}>
                     {food.offers.map((o) => (

@@ -4,7 +4,7 @@ import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } f
 import { Navigate, useNavigate, useParams } from 'react-router';
 import type { Recipe, Writing } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
-import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type ReadingContext } from '#core/recipe';
+import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type ComposedFood, type ReadingContext } from '#core/recipe';
 import { portionName } from '#core/session';
 import type { RecipeAnswer, WriteAnswer } from '#core/queries';
 import { useRecipeQuery, useWriteQuery } from '../sync/api.ts';
@@ -28,6 +28,7 @@ import { keepChanges } from './keep.ts';
 import type { SetFood } from './FoodPanel.tsx';
 import { LinesCard } from './LinesCard.tsx';
 import { MethodCard } from './MethodCard.tsx';
+import { NewFood } from './NewFood.tsx';
 import { PasteSheet } from './PasteSheet.tsx';
 import { corrected, useComposed, useReading, useWritingDraft } from './useWriting.ts';
 
@@ -79,6 +80,7 @@ function Editor({
   const circleOf = useCircle();
   const [problem, setProblem] = useState('');
   const [pasting, setPasting] = useState(false);
+  const [making, setMaking] = useState<ComposedFood>();
   /** Others of its files that still wait. */
   const waiting = useAppSelector((s) => (s.drafts.byKey[importKey]?.present as ImportList | undefined)?.items?.length ?? 0);
   const live = useRef({ writing, edit, draft });
@@ -169,11 +171,19 @@ function Editor({
       ))}
       <Columns parts={[2.35, 1]} align="start">
         <Stack>
-          <LinesCard writing={writing} composed={composed} edit={edit} finder={reading.finder} onFood={onFood} onWhole={takeWhole} />
+          <LinesCard
+            writing={writing}
+            composed={composed}
+            edit={edit}
+            finder={reading.finder}
+            onFood={onFood}
+            onNew={setMaking}
+            onWhole={takeWhole}
+          />
           <MethodCard writing={writing} composed={composed} edit={edit} />
         </Stack>
         <Stack>
-          <Asks writing={laterWriting} composed={later} recipeId={id} data={data} put={put} onFood={onFood} />
+          <Asks writing={laterWriting} composed={later} recipeId={id} data={data} put={put} onFood={onFood} onNew={setMaking} />
           <AboutCard writing={writing} composed={composed} data={data} put={put} />
           <ComesOut composed={later} finder={reading.finder} data={data} put={put} />
           <ForTheFreezer composed={later} finder={reading.finder} data={data} />
@@ -199,6 +209,16 @@ function Editor({
           )}
         </Stack>
       </Columns>
+      {making && (
+        <NewFood
+          name={making.line.name}
+          onClose={() => setMaking(undefined)}
+          onMade={(row) => {
+            onFood(making, { item: { type: 'ingredient', id: row.id }, name: row.name });
+            setMaking(undefined);
+          }}
+        />
+      )}
       {pasting && (
         <PasteSheet
           onClose={() => setPasting(false)}

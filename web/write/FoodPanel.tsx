@@ -103,7 +103,7 @@ export function FoodPanel({
   /** Takes back what was said of it. */
   onAsRead: (() => void) | undefined;
   onOne: (() => void) | undefined;
-  onNew: (name: string) => void;
+  onNew: () => void;
   onClose: () => void;
 }) {
   const { line } = food;
@@ -204,7 +204,7 @@ export function FoodPanel({
             <Text size="sm" className="grow">
               <b>{line.name}</b> is not known here. Choose a food above, make it one of yours, or read its label and say what it holds.
             </Text>
-            <Button variant="outline" size="sm" onClick={() => onNew(line.name)}>
+            <Button variant="outline" size="sm" onClick={onNew}>
               Make it a food
             </Button>
           </Group>

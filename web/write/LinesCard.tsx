@@ -7,7 +7,6 @@ import { newId } from '../sync/device.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { FoodPanel, type SetFood } from './FoodPanel.tsx';
 import { FoodRead } from './FoodRead.tsx';
-import { NewFood } from './NewFood.tsx';
 import { SortedTexts } from './SortedTexts.tsx';
 import { TextRow, type TextActs } from './TextRow.tsx';
 import { useTexts } from './useTexts.ts';
@@ -22,7 +21,7 @@ interface FoodActs {
   set: SetFood;
   asRead: (rowId: string) => void;
   one: (rowId: string) => void;
-  make: (food: ComposedFood, name: string) => void;
+  make: (food: ComposedFood) => void;
   others: () => Composed['revision']['lines'];
   match: IngredientFinder['match'];
 }
@@ -85,7 +84,7 @@ const LineRow = memo(function LineRow({
             onSet={acts.set}
             onAsRead={line.fixes !== undefined || one ? () => acts.asRead(line.id) : undefined}
             onOne={one ? undefined : () => acts.one(line.id)}
-            onNew={(name) => acts.make(opened, name)}
+            onNew={() => acts.make(opened)}
             onClose={() => acts.open(undefined)}
           />
         </div>
@@ -101,6 +100,7 @@ export function LinesCard({
   edit,
   finder,
   onFood,
+  onNew,
   onWhole,
 }: {
   writing: Writing;
@@ -108,11 +108,12 @@ export function LinesCard({
   edit: (next: Writing, field?: string) => void;
   finder: IngredientFinder;
   onFood: SetFood;
+  /** Makes one of the household's foods of it. */
+  onNew: (food: ComposedFood) => void;
   onWhole: (text: string) => boolean;
 }) {
   const { units } = useMeasures();
   const [open, setOpen] = useState<string>();
-  const [making, setMaking] = useState<{ food: ComposedFood; name: string }>();
   const empty = useRef(newLine(''));
   // an empty page begins with a line to write on
   const lines = writing.lines.length > 0 ? writing.lines : [empty.current];
@@ -139,11 +140,11 @@ export function LinesCard({
       set: onFood,
       asRead: (rowId) => change(rowId, ({ id, text }) => ({ id, text })),
       one: (rowId) => change(rowId, ({ id, text }) => ({ id, text, one: true })),
-      make: (food, name) => setMaking({ food, name }),
+      make: onNew,
       others: () => live.current.composed.revision.lines,
       match: finder.match,
     };
-  }, [change, onFood, finder]);
+  }, [change, onFood, onNew, finder]);
   return (
     <Card aria-label="Ingredients">
       <Group justify="space-between" mb={6}>
@@ -190,16 +191,6 @@ export function LinesCard({
           Enter for the next line; “For the sauce:” makes a part; Alt and arrows move a line.
         </Text>
       </Group>
-      {making && (
-        <NewFood
-          name={making.name}
-          onClose={() => setMaking(undefined)}
-          onMade={(row) => {
-            foodActs.set(making.food, { item: { type: 'ingredient', id: row.id }, name: row.name });
-            setMaking(undefined);
-          }}
-        />
-      )}
     </Card>
   );
 }

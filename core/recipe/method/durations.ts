@@ -126,7 +126,7 @@ export function readDurations(text: string): Duration[] {
 
 /** Verbs after which the work goes on by itself, and verbs that take hands; the nearest before a time owns it. */
 const waits =
-  /\b(?:simmer|bake|roast|braise|rest|chill|soak|steep|prove|proof|rise|cool|boil|stew|marinate|leave|reduce|steam|poach|stand|set|freeze|refrigerate|cook|bubble|infuse|dry|cover|lid|köcheln|backen|kochen|ruhen|gehen|einweichen|schmoren|dämpfen|ziehen|mijoter|cuire|reposer|tremper|lever|cocer|hornear|reposar|remojar|asar|cuocere|riposare|ammollare|lievitare)(?:s|d|ed|ing)?\b/giu;
+  /\b(?:simmer|bake|roast|braise|rest|chill|soak|steep|prove|proof|rise|cool|boil|stew|marinate|leave|reduce|steam|poach|stand|set|freeze|refrigerate|cook|bubble|infuse|dry|cover|lid|köcheln|backen|kochen|ruhen|gehen|einweichen|schmoren|dämpfen|ziehen|stellen|kühlen|mijoter|cuire|reposer|tremper|lever|cocer|hornear|reposar|remojar|asar|cuocere|riposare|ammollare|lievitare)(?:s|d|ed|ing)?\b/giu;
 const hands =
   /\b(?:fry|sweat|soften|brown|sear|knead|whisk|stir|beat|mix|chop|cut|slice|peel|turn|toss|mash|roll|shape|wilt|sauté|saute|toast|melt|anschwitzen|anbraten|kneten|rühren|dorer|pétrir|revenir|suer|sofreír|amasar|soffriggere|impastare)(?:s|d|ed|ing|ning|ping|ring)?\b/giu;
 /** Words that turn the one into the other. */
