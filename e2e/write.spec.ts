@@ -273,3 +273,21 @@ test('recipes go out in three formats and come back as they were', async ({ page
     await page.getByRole('button', { name: 'Leave them all' }).click();
   }
 });
+
+test('a picture and stars are kept with a recipe', async ({ page, server }) => {
+  await page.goto(`${server.address}/recipes/recipe_stew/edit`);
+  await page.getByRole('button', { name: 'Notes, tags, heating, stars, picture' }).click();
+  await page.getByLabel('Picture', { exact: true }).setInputFiles(path.join(import.meta.dirname, '../docs/screenshots/write.png'));
+  // it is shown as soon as this device has sent it
+  await expect(page.locator('img[src^="/api/pictures/"]')).toBeVisible();
+  await page.getByRole('radio', { name: '4 of 5 stars' }).focus();
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('region', { name: 'Picture' }).getByRole('img')).toBeVisible();
+  await settled(page);
+  const { recipe } = await getJson<RecipeAnswer>(server, '/recipes/recipe_stew');
+  expect(recipe.rating).toBe(4);
+  const picture = await fetch(`${server.address}/api/pictures/${recipe.pictureId}`);
+  expect(picture.headers.get('content-type')).toBe('image/jpeg');
+  expect((await picture.arrayBuffer()).byteLength).toBeLessThan(150_000);
+});

@@ -26,6 +26,7 @@ import { useScaling, type Scaling } from './useScaling.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import { Picture } from '../ui/Picture.tsx';
 import c from './Recipe.module.css';
 
 /** What does not move with the size is not drawn again at every key. */
@@ -77,7 +78,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         {scaled && <DrawsCard data={data} scaled={scaled} />}
         {data.recipe.pictureId && (
           <Card p={0} aria-label="Picture" className={c.picture}>
-            <img src={`/api/pictures/${encodeURIComponent(data.recipe.pictureId)}`} alt={revision.name} />
+            <Picture key={data.recipe.pictureId} id={data.recipe.pictureId} alt={revision.name} />
           </Card>
         )}
         <DrawnByCard data={data} onScale={toPortions} />

@@ -2,6 +2,7 @@ import { Anchor, Button, FileButton, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
+import { Picture } from '../ui/Picture.tsx';
 import c from './Texts.module.css';
 
 /** Points of the longer side, and how hard it is pressed: about 100 kB. */
@@ -51,7 +52,7 @@ export function PictureField({ pictureId, onChange }: { pictureId: string | unde
   };
   return (
     <div>
-      {pictureId && <img className={c.picture} src={`/api/pictures/${encodeURIComponent(pictureId)}`} alt="" />}
+      {pictureId && <Picture key={pictureId} id={pictureId} alt="" className={c.picture} />}
       <Group mt={8}>
         <FileButton accept="image/jpeg,image/png,image/webp" onChange={(f) => void take(f)} inputProps={{ 'aria-label': 'Picture' }}>
           {(props) => (
