@@ -16,7 +16,7 @@ import type {
 } from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
-import type { MassCheck, FreezeFlag, Gear, Learned, RecipeDraft, RecipeGap } from '#core/recipe';
+import type { MassCheck, FreezeFlag, Gear, Learned, RecipeGap } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
 import type { HeatTexts, Run, SessionState, Supplies, TodayView } from '#core/session';
@@ -165,37 +165,6 @@ export interface RecipeAnswer {
   massCheck?: MassCheck;
   /** Concentrates of this household and what they stand in for. */
   doses: { recipeId: string; name: string; dose: NonNullable<Revision['dose']> }[];
-}
-
-export interface ReadAnswer {
-  drafts: RecipeDraft[];
-}
-
-/** All that a recipe is written with: foods, recipes to draw from, how things keep and freeze, and the kitchen it is weighed in. */
-export interface WriteAnswer {
-  rows: IngredientRow[];
-  recipes: { id: string; name: string; kind: Kind; ingredientIds: string[] }[];
-  lives: { id: string; group: string; item: string }[];
-  textures: ReferenceRow[];
-  seasonings: ReferenceRow[];
-  household: Household;
-  gear: Gear;
-  eaters: Eater[];
-  allergenNames: Record<string, string>;
-}
-
-/** Every revision of a recipe, the newest first. */
-export interface RevisionsAnswer {
-  recipe: Recipe;
-  revisions: Revision[];
-  timeZone: string;
-}
-
-/** A recipe that was put away or is the same as another. */
-export interface AwayRecipe {
-  recipe: Recipe;
-  /** Name of what it leads to now. */
-  leadsTo?: string;
 }
 
 /** A pack as lists and drawings need it. */

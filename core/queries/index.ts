@@ -8,5 +8,6 @@ export { packAnswer, storeAnswer } from './store.ts';
 export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './today.ts';
 export { find, type FindEntry } from './find.ts';
 export type * from './answers.ts';
+export type * from './writing.ts';
 export type * from './copies.ts';
 export { isSessionPart, sessionPart, type PackedBatch, type SessionPart, type SessionParts } from './parts.ts';

@@ -1,8 +1,8 @@
 import { Anchor, Button, Group, Stack, Table, Text } from '@mantine/core';
 import { memo, useState } from 'react';
 import { lineSchema, type Line, type Revision } from '#core/contract';
-import { listOf } from '#core/kitchen';
-import { readLine } from '#core/recipe';
+import { ingredientFinder, listOf } from '#core/kitchen';
+import { composeLines, readLine } from '#core/recipe';
 import type { RecipeAnswer } from '#core/queries';
 import { api, useMeansQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -106,26 +106,13 @@ export const AddLine = memo(function AddLine({ data }: { data: RecipeAnswer }) {
   const revise = useRevise(data);
   const dispatch = useAppDispatch();
   const add = async (written: string): Promise<void> => {
-    const read = readLine(written);
-    const best = await dispatch(api.endpoints.means.initiate(read.name))
-      .unwrap()
-      .then((m) => m.taken)
-      .catch(() => undefined);
-    const line: Line = {
-      id: newId(),
-      written,
-      ...(read.amount !== undefined && { amount: read.amount }),
-      ...(read.unit && { unit: read.unit }),
-      item: best ? { type: 'ingredient', id: best.id } : { type: 'unmatched' },
-      name: (best?.name ?? read.name).slice(0, 160),
-      ...(read.form && { form: read.form }),
-      ...(read.sizeMm && { sizeMm: read.sizeMm }),
-      moment: 'batch',
-      scaling: read.toTaste || read.unit === 'pinch' ? { rule: 'toTaste' } : { rule: 'proportional' },
-    };
+    const foods = await dispatch(api.endpoints.write.initiate()).unwrap();
+    const [row] = composeLines([{ id: newId(), text: written }], { finder: ingredientFinder(foods.rows), recipes: [] });
+    if (!row || !('foods' in row)) return;
+    const lines = row.foods.map((f) => f.line);
     await write(
-      revise((r) => ({ ...r, lines: [...r.lines, line] })),
-      `${line.name} goes in too`,
+      revise((r) => ({ ...r, lines: [...r.lines, ...lines] })),
+      `${listOf(lines.map((l) => l.name))} ${lines.length > 1 ? 'go' : 'goes'} in too`,
     );
   };
   const good = (text: string): boolean => {

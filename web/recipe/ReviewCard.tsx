@@ -7,6 +7,7 @@ import { kindSchema, type Kind, type Recipe, type Revision } from '#core/contrac
 import { newId, stampInstant } from '../sync/device.ts';
 import { useLivesQuery } from '../sync/api.ts';
 import { Field } from '../form/fields.tsx';
+import { LifeSelect } from '../form/LifeSelect.tsx';
 import { useCommands } from '../sync/commands.ts';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
@@ -74,7 +75,6 @@ export function problemsOf(a: Answers): string[] {
 export function ReviewQuestions({ answers, onChange }: { answers: Answers; onChange: (a: Answers) => void }) {
   const lives = useLivesQuery().data ?? [];
   const set = (part: Partial<Answers>): void => onChange({ ...answers, ...part });
-  const groups = [...new Set(lives.map((l) => l.group))];
   return (
     <Columns least={190}>
       <div>
@@ -113,22 +113,7 @@ export function ReviewQuestions({ answers, onChange }: { answers: Answers; onCha
           </NativeSelect>
         </Group>
       </div>
-      <div>
-        <Input.Label htmlFor="rv-life">How does it keep?</Input.Label>
-        <NativeSelect w="100%" id="rv-life" value={answers.lifeId} onChange={(e) => set({ lifeId: e.currentTarget.value })}>
-          {groups.map((g) => (
-            <optgroup key={g} label={g}>
-              {lives
-                .filter((l) => l.group === g)
-                .map((l) => (
-                  <option key={l.id} value={l.id}>
-                    {l.item}
-                  </option>
-                ))}
-            </optgroup>
-          ))}
-        </NativeSelect>
-      </div>
+      <LifeSelect label="How does it keep?" lives={lives} value={answers.lifeId} onChange={(lifeId) => set({ lifeId })} />
       <Field label="Minutes of hands in all" figure value={answers.hands} onChange={(hands) => set({ hands })} />
     </Columns>
   );

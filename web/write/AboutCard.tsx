@@ -1,10 +1,11 @@
-import { Anchor, Button, Card, Collapse, Group, NativeSelect, Rating, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Card, Collapse, Group, Rating, Stack, Text, Textarea, TextInput, Title } from '@mantine/core';
 import { memo, useState } from 'react';
 import type { Kind, Writing } from '#core/contract';
 import { allKinds } from '#core/kitchen';
 import { readServing, readYield, servingByKind, type Composed } from '#core/recipe';
 import type { WriteAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
+import { LifeSelect } from '../form/LifeSelect.tsx';
 import { useMeasures } from '../sync/measures.ts';
 import type { Put } from './Beside.tsx';
 import { PictureField } from './PictureField.tsx';
@@ -57,7 +58,6 @@ export const AboutCard = memo(function AboutCard({ writing, composed, data, put 
   const [more, setMore] = useState(false);
   const { kind, storage } = composed.revision;
   const usual = servingByKind[kind];
-  const groups = [...new Set(data.lives.map((l) => l.group))];
   const badServing = writing.serving.trim() !== '' && readServing(writing.serving) === undefined;
   return (
     <Card aria-label="What it is">
@@ -98,23 +98,12 @@ export const AboutCard = memo(function AboutCard({ writing, composed, data, put 
           error={badServing ? 'a weight or a volume, such as 350 g or 250 ml' : undefined}
           onChange={(e) => put({ serving: e.currentTarget.value }, 'serving')}
         />
-        <NativeSelect
+        <LifeSelect
           label={composed.guessed.includes('storage') ? 'Keeps like (guessed)' : 'Keeps like'}
+          lives={data.lives}
           value={storage[0]?.rowId ?? ''}
-          onChange={(e) => put({ lifeId: e.currentTarget.value })}
-        >
-          {groups.map((g) => (
-            <optgroup key={g} label={g}>
-              {data.lives
-                .filter((l) => l.group === g)
-                .map((l) => (
-                  <option key={l.id} value={l.id}>
-                    {l.item}
-                  </option>
-                ))}
-            </optgroup>
-          ))}
-        </NativeSelect>
+          onChange={(lifeId) => put({ lifeId })}
+        />
         <Button variant="outline" size="sm" aria-expanded={more} onClick={() => setMore(!more)} style={{ alignSelf: 'start' }}>
           {more ? 'Less' : 'Notes, tags, heating, stars, picture'}
         </Button>

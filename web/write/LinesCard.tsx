@@ -1,4 +1,4 @@
-import { Badge, Button, Card, Group, Text, Title } from '@mantine/core';
+import { Badge, Card, Group, Text, Title } from '@mantine/core';
 import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Writing, WrittenLine } from '#core/contract';
 import type { IngredientFinder } from '#core/kitchen';
@@ -7,7 +7,7 @@ import { newId } from '../sync/device.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { FoodPanel, type SetFood } from './FoodPanel.tsx';
 import { FoodRead } from './FoodRead.tsx';
-import { SortedTexts } from './SortedTexts.tsx';
+import { AnotherText, SortedTexts } from './SortedTexts.tsx';
 import { TextRow, type TextActs } from './TextRow.tsx';
 import { useTexts } from './useTexts.ts';
 import c from './Texts.module.css';
@@ -176,21 +176,12 @@ export function LinesCard({
           );
         })}
       </SortedTexts>
-      <Group mt={8}>
-        <Button
-          variant="outline"
-          size="sm"
-          onClick={() => {
-            const last = lines.at(-1);
-            if (last) acts.enter(last.id, last.text.length);
-          }}
-        >
-          Another line
-        </Button>
-        <Text c="dimmed" size="sm">
-          Enter for the next line; “For the sauce:” makes a part; Alt and arrows move a line.
-        </Text>
-      </Group>
+      <AnotherText
+        texts={lines}
+        acts={acts}
+        name="Another line"
+        hint="Enter for the next line; “For the sauce:” makes a part; Alt and arrows move a line."
+      />
     </Card>
   );
 }

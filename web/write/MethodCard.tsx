@@ -1,10 +1,10 @@
-import { Button, Card, Group, Text, Title } from '@mantine/core';
+import { Card, Text, Title } from '@mantine/core';
 import { memo, useMemo, useRef } from 'react';
 import type { Writing, WrittenStep } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import { move, type Composed } from '#core/recipe';
 import { newId } from '../sync/device.ts';
-import { SortedTexts } from './SortedTexts.tsx';
+import { AnotherText, SortedTexts } from './SortedTexts.tsx';
 import { TextRow, type TextActs } from './TextRow.tsx';
 import { useTexts } from './useTexts.ts';
 import c from './Texts.module.css';
@@ -84,21 +84,7 @@ export function MethodCard({
           );
         })}
       </SortedTexts>
-      <Group mt={8}>
-        <Button
-          variant="outline"
-          size="sm"
-          onClick={() => {
-            const last = steps.at(-1);
-            if (last) acts.enter(last.id, last.text.length);
-          }}
-        >
-          Another step
-        </Button>
-        <Text c="dimmed" size="sm">
-          Enter splits a step, Backspace joins it to the one above.
-        </Text>
-      </Group>
+      <AnotherText texts={steps} acts={acts} name="Another step" hint="Enter splits a step, Backspace joins it to the one above." />
     </Card>
   );
 }

@@ -1,6 +1,8 @@
+import { Button, Group, Text } from '@mantine/core';
 import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { useMemo, type ReactNode } from 'react';
+import type { TextActs } from './TextRow.tsx';
 
 /* The same objects at every key: with others each row would be drawn again. */
 const pulled = { activationConstraint: { distance: 6 } };
@@ -24,5 +26,30 @@ export function SortedTexts({ ids, onMove, children }: { ids: string[]; onMove: 
         {children}
       </SortableContext>
     </DndContext>
+  );
+}
+
+/** One more text at the end, and what the keys do. */
+export function AnotherText({
+  texts,
+  acts,
+  name,
+  hint,
+}: {
+  texts: readonly { id: string; text: string }[];
+  acts: TextActs;
+  name: string;
+  hint: string;
+}) {
+  const last = texts.at(-1);
+  return (
+    <Group mt={8}>
+      <Button variant="outline" size="sm" onClick={() => last && acts.enter(last.id, last.text.length)}>
+        {name}
+      </Button>
+      <Text c="dimmed" size="sm">
+        {hint}
+      </Text>
+    </Group>
   );
 }

@@ -46,6 +46,31 @@ function sized(
   return { serving, servings: base.servings ?? 4 };
 }
 
+const plainNumber = (n: number): string => String(Number(n.toFixed(2)));
+
+/** A serving as it is written in the editor. @example sayServing({ amount: 412.5, unit: 'g' }) // '412.5 g' */
+export const sayServing = ({ amount, unit }: Revision['serving']): string => `${plainNumber(amount)} ${unit}`;
+
+/**
+ * What a kept recipe makes, in its own words while they still say so: when its size was mended since, in figures.
+ * @example sayMakes({ kind: 'meal', servings: 8, serving: { amount: 400, unit: 'g' }, yieldText: 'serves 4' }) // '8 servings'
+ */
+export function sayMakes(base: Pick<Revision, 'kind' | 'serving' | 'servings' | 'yieldText'>): string {
+  const { yieldText, servings } = base;
+  const agrees = yieldText !== undefined && Math.abs(sized(readYield(yieldText), base.serving, {}, base.kind).servings - servings) < 0.01;
+  return agrees ? yieldText : `${plainNumber(servings)} servings`;
+}
+
+/** The size a recipe had, when nothing about it was typed since: figures are rounded to be shown, and stay exact. */
+function unchanged(
+  { kind, serving, servings, yieldText }: Partial<Revision>,
+  writing: Writing,
+): Pick<Revision, 'serving' | 'servings'> | undefined {
+  if (kind === undefined || serving === undefined || servings === undefined) return undefined;
+  const same = writing.makes === sayMakes({ kind, serving, servings, yieldText }) && writing.serving === sayServing(serving);
+  return same ? { serving, servings } : undefined;
+}
+
 const within = (n: number, low: number, high: number): number => Math.min(high, Math.max(low, n));
 
 /**
@@ -64,7 +89,8 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
   const made = readYield(writing.makes);
   const said = readServing(writing.serving);
   const unsaid = made.count === undefined && made.total === undefined;
-  const { serving, servings } = sized(made, said, base, kind);
+  const before = unchanged(base, writing);
+  const { serving, servings } = before ?? sized(made, said, base, kind);
   const asks: Ask[] = [
     ...(name ? [] : [{ ask: 'name' } as const]),
     ...(lines.length > 0 ? [] : [{ ask: 'lines' } as const]),
@@ -101,7 +127,14 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
     text(writing.ownReheat, 300),
     text(writing.ownThaw, 200),
   ];
-  const cube = cubes.has(kind) ? (serving.unit === 'ml' && serving.amount <= 500 ? serving.amount : cubeMl) : undefined;
+  const cube =
+    before && base.kind === kind
+      ? cubeMl
+      : cubes.has(kind)
+        ? serving.unit === 'ml' && serving.amount <= 500
+          ? serving.amount
+          : cubeMl
+        : undefined;
   return {
     revision: {
       ...others,

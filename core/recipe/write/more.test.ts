@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { revisionSchema, type Line, type Revision } from '#core/contract';
 import { gramsOf, ingredientFinder, measureIn, weighsAsPiece } from '#core/kitchen';
@@ -87,6 +88,28 @@ describe('a kept recipe opened again', () => {
     const again = back(lines);
     expect(again.map((l) => [l.name, l.item, l.section])).toEqual(lines.map((l) => [l.name, l.item, l.section]));
     expect(revisionSchema.shape.lines.safeParse(again).success).toBe(true);
+  });
+  it('keeps its size to the last figure, whatever was mended since it was written', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20_000 }),
+        fc.integer({ min: 1, max: 5000 }),
+        fc.constantFrom('g', 'ml'),
+        fc.constantFrom(undefined, '3 litres', 'serves 4', '12 Stück', '7 plates of 420 g'),
+        fc.constantFrom('meal', 'puree', 'bread'),
+        (amount, servings, unit, yieldText, kind) => {
+          const before = kept({
+            kind,
+            serving: { amount: amount / 8, unit },
+            servings: servings / 7,
+            cubeMl: 30,
+            ...(yieldText && { yieldText }),
+          });
+          const after = compose(writingOf(before, ctx), ctx).revision;
+          expect(after).toMatchObject({ serving: before.serving, servings: before.servings, cubeMl: 30 });
+        },
+      ),
+    );
   });
   it('takes a file’s corrections, but draws from no recipe that is not here', () => {
     const w = writingOf(

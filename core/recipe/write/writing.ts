@@ -1,6 +1,6 @@
 import type { Fix, Line, Recipe, Revision, Writing, WrittenLine, WrittenStep } from '#core/contract';
-import { sayMass, sayVolume } from '#core/kitchen';
 import type { FileRecipe } from '../read/file.ts';
+import { sayMakes, sayServing } from './compose.ts';
 import { composeLines, foodId, type ComposedFood, type ReadingContext } from './lines.ts';
 
 /** An empty page to write a recipe on. */
@@ -84,12 +84,11 @@ export function writingOf(revision: Revision, ctx: ReadingContext, beside: Pick<
       lines.push({ id: line.id, text: own, ...(fixes.length > 0 && { fixes: Object.fromEntries(fixes) }) });
     }
   }
-  const said = (n: number, unit: 'g' | 'ml'): string => (unit === 'g' ? sayMass(n) : sayVolume(n)).replace(/\u00A0/g, ' ');
   return {
     name: base.name,
     kind: base.kind,
-    makes: base.yieldText ?? `${Number(base.servings.toFixed(2))} servings`,
-    serving: said(base.serving.amount, base.serving.unit),
+    makes: sayMakes(base),
+    serving: sayServing(base.serving),
     lines,
     steps: steps.map((s) => ({ id: s.id, text: s.text, step: s })),
     lifeId: base.storage[0]?.rowId,
