@@ -1,0 +1,198 @@
+import type { Line } from '#core/contract';
+import type { IngredientFinder, IngredientRow } from '#core/kitchen';
+import { tokensOf, type Token } from './sentences.ts';
+import { sameStem, stemOf } from './language.ts';
+
+/** The words a line goes by in a method. */
+export interface LineNames {
+  line: Line;
+  row: IngredientRow | undefined;
+  /** Each name as its words in order; the first is its own. */
+  names: readonly (readonly string[])[];
+  /** All words that may mean it, alone: heads of its names, and what sets it apart. */
+  heads: ReadonlySet<string>;
+  words: ReadonlySet<string>;
+}
+
+/** Words of state, size and measure: they name nothing by themselves. */
+const stateWords = new Set(
+  (
+    'tinned chopped fresh dried ground cooked white plain whole table large small medium big ripe hot cold warm soft hard raw red green black brown yellow dark light strong extra virgin fine finely roughly thinly coarse flaky unsalted salted good ' +
+    'frozen fatty lean boneless skinless peeled diced sliced grated crushed juiced melted toasted shredded jointed cubed halved stoned soaked drained rinsed minced smoked spring sweet to serve and or of the a an with for in on each about pinch ' +
+    'clove head stick sprig bunch leaf sheet tin can jar pack piece stalk handful thumb cup spoon tbsp tsp litre kilo glass knob bone ' +
+    'getrocknete getrocknet frisch gehackt gewürfelt grosse kleine zehe zehen bund prise dose glas ' +
+    'de la le les du des hoja hojas gousse gousses cucharada cucharadas cucharadita cucharaditas cucchiaio cucchiai bicchiere di secchi verde rojo blanco bianco rape feuille feuilles hachee sec'
+  )
+    .split(' ')
+    .map(stemOf),
+);
+
+const wordsOf = (text: string): string[] => tokensOf(text, 0, text.length).map((t) => t.stem);
+
+/** What was written of a line, without its amount and what is done to it. */
+const written = (line: Line): string =>
+  (line.written.split(/[,(]/)[0] ?? '')
+    .replace(/[\d¼-¾⅐-⅞.,/]+/g, ' ')
+    .replace(/(?<![\p{L}])(?:g|kg|ml|cl|dl|l|el|tl|oz|lb|tbsp|tsp|cups?|litres?|liter|spoons?)(?![\p{L}])/giu, ' ');
+
+/** @example namesOf(line, finder).heads.has('leek') // true for “2 leeks, sliced” */
+export function namesOf(line: Line, finder: IngredientFinder | undefined): LineNames {
+  const row = line.item.type === 'ingredient' ? finder?.byId(line.item.id) : undefined;
+  const texts = [line.name, written(line), ...(line.alternatives ?? []), ...(row ? [row.name, ...row.otherNames] : [])];
+  const names = texts.map(wordsOf).filter((n) => n.length > 0);
+  const heads = new Set<string>();
+  const words = new Set<string>();
+  for (const [i, name] of names.entries()) {
+    const real = name.filter((w) => !stateWords.has(w) && w.length > 1);
+    // the last word is the food in English and German, the first in the languages of the south
+    const head = real.at(-1);
+    if (head) heads.add(head);
+    if (i === 1 && real[0]) heads.add(real[0]);
+    // other names count as a whole; what a cook wrote counts by the word
+    if (i < 2) for (const w of real) if (w.length > 2) words.add(w);
+  }
+  return { line, row, names, heads, words };
+}
+
+/** Where a text speaks of a line. */
+export interface Mention {
+  line: LineNames;
+  /** First and last word. */
+  from: number;
+  to: number;
+  /** How much of its name stands there; the longest wins. */
+  weight: number;
+}
+
+const isWord = (token: string, word: string): boolean =>
+  sameStem(token, word) ||
+  (token.length >= 5 && word.length > token.length + 2 && word.endsWith(token)) ||
+  (word.length >= 5 && token.length > word.length + 2 && token.endsWith(word));
+
+/** Words after a food that make it something cooked: “the cheese mixture”. */
+export const resultNouns = new Set(
+  'mixture mix sauce mass filling dough batter base layer puree purée liquid water juice pan pot tray tin mash pulp flesh milk broth stock fat paste side'
+    .split(' ')
+    .map(stemOf),
+);
+
+/** How well the words of a text from one on name a line: words of a name in their order, all of it best. */
+function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: number; weight: number } | undefined {
+  const first = tokens[i]!.stem;
+  let best: { to: number; weight: number } | undefined;
+  const take = (to: number, weight: number): void => {
+    if (!best || weight > best.weight) best = { to, weight };
+  };
+  for (const [n, name] of line.names.entries()) {
+    if (!isWord(first, name[0]!)) continue;
+    let k = 0;
+    while (
+      k < name.length &&
+      i + k < tokens.length &&
+      isWord(tokens[i + k]!.stem, name[k]!) &&
+      (k === 0 || tokens[i + k]!.before === 'space')
+    )
+      k += 1;
+    if (k === name.length && !(k === 1 && stateWords.has(name[0]!))) take(i + k - 1, 10 * k + (n < 2 ? 3 : 1));
+  }
+  if (!best && !stateWords.has(first) && first.length > 1) {
+    for (const head of line.heads) if (isWord(first, head)) take(i, sameStem(first, head) ? 7 : 5);
+    if (!best) for (const word of line.words) if (word.length > 3 && isWord(first, word)) take(i, 3);
+  }
+  return best;
+}
+
+/**
+ * Where a sentence speaks of lines, the longest name first; several lines of one weight at one word are all told.
+ * @param skip words that stand as verbs and mean no food
+ */
+export function mentionsIn(tokens: readonly Token[], lines: readonly LineNames[], skip: ReadonlySet<number>): Mention[] {
+  const found: Mention[] = [];
+  for (let i = 0; i < tokens.length; i += 1) {
+    if (skip.has(i)) continue;
+    let here: Mention[] = [];
+    for (const line of lines) {
+      const w = weightAt(tokens, i, line);
+      if (!w) continue;
+      const m = { line, from: i, to: w.to, weight: w.weight };
+      const best = here[0]?.weight ?? 0;
+      if (w.weight > best) here = [m];
+      else if (w.weight === best) here.push(m);
+    }
+    if (here.length > 0) {
+      found.push(...here);
+      i = Math.max(...here.map((m) => m.to));
+    }
+  }
+  return found;
+}
+
+const roots = new Set([
+  'carrot',
+  'celeriac',
+  'parsnip',
+  'beetroot',
+  'turnip',
+  'swede',
+  'radish',
+  'potato',
+  'potato_new',
+  'sweet_potato',
+  'kohlrabi',
+  'jerusalem_artichoke',
+]);
+const aromatics = new Set(['onion', 'spring_onion', 'leek', 'shallot', 'garlic', 'ginger', 'chilli', 'lemongrass', 'celery', 'carrot']);
+const wet = new Set([
+  'water',
+  'milk',
+  'cream_double',
+  'cream_single',
+  'yogurt',
+  'egg',
+  'honey',
+  'oil_olive',
+  'oil_vegetable',
+  'stock',
+  'butter',
+  'maple_syrup',
+  'lemon_juice',
+]);
+
+type Belongs = (row: IngredientRow, line: Line) => boolean;
+/** Words that mean every line of a kind, by the food table; the most distinct stand first. */
+const groups: readonly (readonly [RegExp, Belongs])[] = [
+  [
+    /^(?:vegetable|veg|veggie|gemuse|legume|verdura|verdure|ortaggi)$/,
+    (r) => r.aisle === 'greens_roots' && r.id !== 'garlic' && r.id !== 'ginger',
+  ],
+  [/^(?:root|wurzelgemuse)$/, (r) => roots.has(r.id)],
+  [/^(?:herb|krauter|herbe|hierba|erbe)$/, (r) => r.aisle === 'herbs' || /herbs/.test(r.id)],
+  [/^(?:spice|gewurz|gewurze|epice|especia|spezie)$/, (r) => r.aisle === 'spices' && !/^(?:salt|pepper)/.test(r.id)],
+  [/^aromatic$/, (r) => aromatics.has(r.id) || r.aisle === 'herbs'],
+  [/^(?:flour|mehle|farine)$/, (r) => /^flour/.test(r.id)],
+  [/^(?:meat|fleisch|viande|carne|bird)$/, (r) => r.aisle === 'meat'],
+  [/^(?:fish|fisch|poisson|pescado)$/, (r) => r.aisle === 'fish'],
+  [/^(?:fruit|obst)$/, (r) => r.aisle === 'fruit'],
+  [/^(?:cheese|kase|fromage|queso|formaggi|formaggio)$/, (r) => /cheese|parmesan|mozzarella|feta|ricotta/.test(r.id)],
+  [/^(?:nut)$/, (r) => /almond|walnut|cashew|peanut|pine_nut/.test(r.id)],
+  [/^(?:seed)$/, (r) => /seed/.test(r.id)],
+  [/^(?:bean|pulse)$/, (r) => /bean|chickpea|lentil|pea_dry|cannellini/.test(r.id)],
+  [/^(?:seasoning)$/, (r) => /^(?:salt|pepper)/.test(r.id)],
+];
+
+/** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. */
+export function groupOf(tokens: readonly Token[], i: number, lines: readonly LineNames[]): LineNames[] | undefined {
+  const { stem } = tokens[i]!;
+  const before = tokens[i - 1]?.stem ?? '';
+  if (/^(?:ingredient|zutat|zutaten|ingredienti|ingrediente)$/.test(stem)) {
+    const isWet = (l: LineNames): boolean =>
+      l.row !== undefined && (wet.has(l.row.id) || l.row.aisle === 'oils_sauces' || l.row.baseState === 'liquid');
+    if (/^(?:dry|trockenen|sec)$/.test(before)) return lines.filter((l) => !isWet(l));
+    if (/^(?:wet|liquid|flussigen)$/.test(before)) return lines.filter(isWet);
+    return undefined;
+  }
+  const group = groups.find(([pattern]) => pattern.test(stem))?.[1];
+  if (!group) return undefined;
+  const members = lines.filter((l) => l.row && group(l.row, l.line));
+  return members.length > 0 ? members : undefined;
+}

@@ -1,0 +1,278 @@
+import { workFacts, type WorkKind } from './classes.ts';
+import { readDurations } from './durations.ts';
+import type { Language } from './language.ts';
+import { segmentsOf, type Segment } from './segments.ts';
+
+/** One piece of work as it is told: hands first, then its own waiting, in one vessel. */
+export interface Piece {
+  /** The paragraph it is told in, and where. */
+  paragraph: number;
+  at: number;
+  end: number;
+  text: string;
+  segments: readonly Segment[];
+  kind: WorkKind;
+  /** Only something is put to what is there. */
+  adds: boolean;
+  section: string | undefined;
+  past: boolean;
+  meanwhile: boolean;
+  then: boolean;
+  eve: boolean;
+  serve: boolean;
+}
+
+const oven = /\b(?:oven|gas(?: mark)? \d|ofen|backofen|four|horno|forno|grill)\b/iu;
+const lid = /\b(?:lid|covered|deckel|zugedeckt|couvercle|tapad[oa]|coperchio)\b/iu;
+const wordsOfKind: readonly (readonly [RegExp, WorkKind])[] = [
+  [
+    /\b(?:simmer|bubble|low(?:est)? (?:heat|flame)|köcheln|leise kochen|feu doux|fuego lento|fuoco (?:lento|basso)|petit feu)\b/iu,
+    'simmer',
+  ],
+  [/\bremojo\b/iu, 'soak'],
+  [/\b(?:boil|kochen bringen|ébullition|hervor|ebollizione|bollore)\b/iu, 'boil'],
+  [/\b(?:freezer|froster|congélateur|congelador)\b/iu, 'freeze'],
+  [/\b(?:fridge|kühlschrank|frigo|réfrigérateur|nevera|frigorífico|frigorifero)\b/iu, 'cool'],
+  [/\bpurée\b/iu, 'blend'],
+];
+
+/** The longest by itself first, then what stands on the hob, then what hands do. */
+const strongest: readonly WorkKind[] =
+  'preheat bake slow steam soak simmer reduce boil rest freeze cool brown fry soften melt knead blend shape strain fill mix cut serve finish'.split(
+    ' ',
+  ) as WorkKind[];
+
+const hasTime = (text: string): boolean => readDurations(text).length > 0;
+const longTime = (text: string): boolean => readDurations(text).some((d) => d.low >= 3);
+
+/** Kind of one segment; `before` is the place it goes on in. */
+function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKind | undefined {
+  const said = text.slice(s.at, s.end);
+  const named = (): WorkKind | undefined => wordsOfKind.find(([pattern]) => pattern.test(said))?.[1];
+  const onHob = before !== undefined && workFacts[before].place === 'hob';
+  switch (s.act) {
+    case 'heat':
+      if (/\btogether\b/iu.test(said)) return 'mix';
+      if (oven.test(said)) return 'preheat';
+      return named() ?? 'melt';
+    case 'cook':
+      if (oven.test(said) || /\bau four\b/iu.test(said)) return 'bake';
+      if (/\b(?:sauce|soffritto)\b/iu.test(said) && !lid.test(said)) return /\bstirring\b/iu.test(said) ? 'soften' : 'simmer';
+      return (
+        named() ??
+        (/\bstirring(?: all| the whole|\s*[.,])|\bconstantly\b/iu.test(said)
+          ? 'soften'
+          : hasTime(said) || /\b(?:until|soft|tender|gently)\b/iu.test(said)
+            ? 'simmer'
+            : undefined)
+      );
+    case 'add':
+      if (/\ba remojo\b|\bto soak\b/iu.test(said)) return 'soak';
+      if (hasTime(said) && oven.test(said)) return 'bake';
+      return longTime(said) && onHob ? (named() ?? 'simmer') : undefined;
+    case 'small':
+      return longTime(said) ? (named() ?? (lid.test(said) ? 'simmer' : 'rest')) : undefined;
+    case undefined:
+      if (/^\W*(?:oven|ofen|four|horno|forno)\b/iu.test(said)) return 'preheat';
+      if (!hasTime(said)) return undefined;
+      if (oven.test(said)) return 'bake';
+      return named() ?? (lid.test(said) && !/\blid off\b/iu.test(said) ? 'simmer' : onHob || before === undefined ? 'soften' : before);
+    case 'boil':
+      // blanching is a dip: hands
+      return 'boil';
+    case 'fry':
+      return lid.test(said) && longTime(said) ? 'simmer' : 'fry';
+    case 'cool':
+      return /\b(?:kühl|frigo|nevera)/iu.test(said) ? 'cool' : 'cool';
+    default:
+      return s.act;
+  }
+}
+
+const restLike: ReadonlySet<WorkKind> = new Set<WorkKind>(['rest', 'cool', 'freeze', 'soak']);
+const pausing: ReadonlySet<WorkKind> = new Set<WorkKind>([
+  'bake',
+  'slow',
+  'steam',
+  'soak',
+  'simmer',
+  'reduce',
+  'boil',
+  'rest',
+  'freeze',
+  'cool',
+  'preheat',
+]);
+
+interface Taken {
+  segment: Segment;
+  kind: WorkKind | undefined;
+  foods: boolean;
+}
+
+/** Whether something was waited for, or took its time, before what comes next. */
+const waited = (piece: readonly Taken[], text: string): boolean =>
+  piece.some((t) => (t.kind !== undefined && pausing.has(t.kind)) || longTime(text.slice(t.segment.at, t.segment.end)));
+
+const boilUp = /\b(?:bring|come)s?\b[^.;]*\b(?:boil|simmer|bubble)\b|\bup\b|aufkochen|ébullition|hervor/iu;
+
+const pronoun = /\b(?:it|them|both|these|all)\b/iu;
+
+/** Whether another step begins here. */
+function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
+  const last = piece.at(-1)!;
+  const s = next.segment;
+  if (s.section !== undefined) return true;
+  if (s.past !== last.segment.past || s.meanwhile) return true;
+  const before = piece.findLast((t) => t.kind !== undefined)?.kind;
+  const done = waited(piece, text);
+  // nothing but a time, a cue or a lid: it is told of the work before
+  if (s.act === undefined && !next.foods && next.kind !== 'preheat' && !s.serve) {
+    const own =
+      next.kind !== undefined &&
+      pausing.has(next.kind) &&
+      before !== undefined &&
+      pausing.has(before) &&
+      workFacts[next.kind].place !== workFacts[before].place;
+    return own;
+  }
+  if (s.serve && !piece.some((t) => t.segment.serve)) return true;
+  if (s.eve && !piece.some((t) => t.segment.eve) && done) return true;
+  if (next.kind === 'preheat' || before === 'preheat') return !(s.act === 'small' && !next.foods);
+  if (s.act === 'small' && next.kind === undefined) return false;
+  const said = text.slice(s.at, s.end);
+  if (!s.first || (!s.full && !done)) {
+    // one sentence
+    if (!done) {
+      if (next.kind && restLike.has(next.kind) && before !== undefined && piece.some((t) => t.foods))
+        return !(before === 'fill' || before === 'finish' || (before === 'strain' && next.kind !== 'cool'));
+      if (before === 'cut' && s.act === 'add' && pronoun.test(said)) return true;
+      if (before === 'cut' && next.kind === 'cut') return false;
+      if (before === 'cut' && next.kind && next.foods && workFacts[next.kind].place === 'hob' && !pausing.has(next.kind)) return false;
+      return false;
+    }
+    const lastKind = before!;
+    if (next.kind === lastKind && !next.foods) return false;
+    if (lastKind === 'boil' && next.kind === 'simmer' && !next.foods) return false;
+    if ((next.kind === 'strain' || next.kind === 'cut') && !next.foods && !longTime(said)) return false;
+    if (s.act === 'finish' && !next.foods) return false;
+    if (s.act === 'add' && !next.foods && !longTime(said))
+      return /\b(?:into|to|over|back|auf|in den|dans)\b/iu.test(said) && !/\bback\b/iu.test(said);
+    return true;
+  }
+  // a new sentence
+  if (s.act === 'finish' && !next.foods && !hasTime(said)) return false;
+  if (
+    !done &&
+    !next.foods &&
+    next.kind &&
+    pausing.has(next.kind) &&
+    !restLike.has(next.kind) &&
+    piece.every((t) => t.kind === undefined || t.kind === 'boil' || t.kind === 'finish')
+  )
+    return false;
+  if (!done && s.act === undefined && next.foods) {
+    // commands without a verb run on until something takes its time
+    return !piece.every((t) => t.segment.act === undefined || t.segment.act === 'small');
+  }
+  if (done && boilUp.test(text.slice(last.segment.at, last.segment.end)) && before === 'boil' && !next.foods) return false;
+  return true;
+}
+
+/**
+ * A method in pieces of work, in the order it is told.
+ * @param paragraphs as written, each a step of its own at least
+ * @param hasFoods whether a segment speaks of something that goes in
+ */
+export function piecesOf(paragraphs: readonly string[], language: Language, hasFoods: (s: Segment) => boolean): Piece[] {
+  const pieces: Piece[] = [];
+  let section: string | undefined;
+  let dayOne = false;
+  paragraphs.forEach((text, paragraph) => {
+    let open: Taken[] = [];
+    let lead = 0;
+    const close = (end: number): void => {
+      if (open.length === 0) return;
+      const at = pieces.at(-1)?.paragraph === paragraph ? pieces.at(-1)!.end : lead;
+      const segments = open.map((t) => t.segment);
+      const kinds = open.flatMap((t) => t.kind ?? []);
+      const before = pieces.at(-1)?.kind;
+      // the place of a piece that only adds is where it is added
+      const kind = strongest.find((k) => kinds.includes(k)) ?? (before !== undefined && workFacts[before].place === 'hob' ? 'mix' : 'mix');
+      pieces.push({
+        paragraph,
+        at,
+        end,
+        text: text.slice(at, end),
+        segments,
+        kind,
+        adds: segments.every((s) => s.act === 'add' || s.act === 'small' || s.act === undefined),
+        section,
+        past: segments.some((s) => s.past),
+        meanwhile: segments[0]!.meanwhile,
+        then: segments[0]!.then,
+        eve: segments.some((s) => s.eve) || dayOne,
+        serve: segments.some((s) => s.serve),
+      });
+      open = [];
+    };
+    const told = segmentsOf(text, language);
+    let held: Segment | undefined;
+    for (const [n, one] of told.entries()) {
+      // “cover and bake”: what is done on the way is told of what follows
+      const s: Segment = held
+        ? {
+            ...one,
+            at: held.at,
+            first: held.first,
+            full: held.full,
+            tokens: [...held.tokens, ...one.tokens],
+            verbs: new Set([...held.verbs, ...[...one.verbs].map((v) => v + held!.tokens.length)]),
+            quiet: new Set([...held.quiet, ...[...one.quiet].map((v) => v + held!.tokens.length)]),
+            verb: one.verb < 0 ? -1 : one.verb + held.tokens.length,
+            meanwhile: held.meanwhile || one.meanwhile,
+            then: held.then,
+            ...(held.section !== undefined && { section: held.section }),
+            eve: held.eve || one.eve,
+            serve: held.serve || one.serve,
+            nextDay: held.nextDay || one.nextDay,
+          }
+        : one;
+      held = undefined;
+      const following = told[n + 1];
+      if (s.act === 'small' && s.first && following && !following.first && !hasTime(text.slice(s.at, s.end)) && !hasFoods(s)) {
+        held = s;
+        continue;
+      }
+      const before = open.findLast((t) => t.kind !== undefined)?.kind ?? pieces.at(-1)?.kind;
+      const taken: Taken = { segment: s, kind: kindOf(s, text, before), foods: hasFoods(s) };
+      const empty = s.act === undefined && !taken.foods && taken.kind === undefined;
+      if (open.length > 0 && cutsHere(open, taken, text)) close(s.at);
+      if (s.section !== undefined) {
+        section = s.section;
+        dayOne = /\bday (?:1|one)\b|\btag 1\b|jour 1|día 1/iu.test(s.section);
+      }
+      if (s.nextDay) dayOne = false;
+      else if (/\bday (?:1|one)\b/iu.test(text.slice(s.at, s.end)) && s.eve) dayOne = true;
+      // story and praise go with what comes after them, or with what came before
+      if (empty && open.length === 0) continue;
+      open.push(taken);
+    }
+    if (open.length === 0) {
+      const last = pieces.at(-1);
+      if (last?.paragraph === paragraph) pieces[pieces.length - 1] = { ...last, end: text.length, text: text.slice(last.at, text.length) };
+    } else close(text.length);
+    lead = 0;
+  });
+  return pieces;
+}
+
+/**
+ * Kind of the work that is told at a place of a paragraph, within one piece.
+ * @param at where in the paragraph's text
+ */
+export function segmentKind(piece: Piece, text: string, at: number): WorkKind | undefined {
+  const kinds = piece.segments.map((s) => ({ s, kind: kindOf(s, text, piece.kind) }));
+  // a time belongs to the nearest work before it
+  return kinds.findLast(({ s, kind }) => s.at <= at && kind !== undefined)?.kind ?? undefined;
+}
