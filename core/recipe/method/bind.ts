@@ -3,6 +3,7 @@ import { workFacts } from './classes.ts';
 import { groupOf, mentionsIn, type LineNames, type Mention } from './foods.ts';
 import { sameStem, slipOf, stemOf } from './language.ts';
 import type { Piece } from './pieces.ts';
+import type { Segment } from './segments.ts';
 import { isProduct, producerOf } from './results.ts';
 import { saidShare, wordsBefore, type SaidShare } from './shares.ts';
 import type { Token } from './sentences.ts';
@@ -30,6 +31,8 @@ interface Context {
   left: Map<Line, number>;
   /** Pieces whose result nobody has taken yet. */
   open: Set<number>;
+  /** Pieces of which the one being worked out takes only a part. */
+  shared: Set<number>;
 }
 
 /** Foods of which a little goes in here and there: named twice they are used twice. */
@@ -57,12 +60,21 @@ const inSection = (l: LineNames, section: string | undefined): boolean => {
 };
 
 /** Vessel made ready: it holds nothing yet. */
-const readies = (p: Piece): boolean =>
-  /\b(?:line|butter|grease|oil|rub|dust|prepare|beurrer|graisser|fetten|einfetten|untar|engrasar|imburrare|frotter)\b[^.,;]*\b(?:tins?|trays?|dish(?:es)?|moulds?|pans?|plat|form|blech|molde|teglia|sheets? of paper)\b/iu.test(
-    p.text,
-  ) && p.segments.filter((s) => s.act !== 'small').length === 1;
+const readies = (p: Piece): boolean => {
+  const work = p.segments.filter((s) => s.act !== 'small' && s.act !== undefined);
+  const verb = work[0]?.tokens[work[0].verb]?.word ?? '';
+  return (
+    work.length === 1 &&
+    readying.test(verb) &&
+    /\b(?:tins?|trays?|dish(?:es)?|moulds?|plat|form|blech|molde|teglia|sheets? of paper)\b/iu.test(p.text)
+  );
+};
+const readying = /^(?:line|butter|grease|oil|rub|dust|prepare|beurrer|graisser|fetten|einfetten|untar|engrasar|imburrare|frotter)$/u;
 
 const sectionless = (p: Piece): boolean => p.section === undefined;
+
+const aside =
+  /\b(?:set|put|lay|keep) (?:\w+ ){0,3}(?:aside|warm)(?: as well)?\b|\b(?:lift|take|scoop) (?:it |them )?out\b\W*$|\b(?:remove|reserve)\b[^.]*$|beiseite|réserver|reservar|mettere da parte/iu;
 
 /** The piece that “it” speaks of: the one told before, side work left out. */
 function previous(ctx: Context, n: number): number | undefined {
@@ -71,12 +83,19 @@ function previous(ctx: Context, n: number): number | undefined {
     const p = ctx.pieces[i]!;
     if (p.kind === 'preheat' || readies(p)) continue;
     if (p.serve && !me.serve) continue;
-    if (p.past && ctx.bound[i] && !ctx.open.has(i)) continue;
-    if (p.section !== me.section && !sectionless(me)) return undefined;
-    // told in the middle of another work, and not of its kind: “meanwhile” leaves the pot before for what comes after both
-    return i;
+    if (p.past && !me.past) continue;
+    if (p.section !== me.section && !sectionless(me) && !me.serve) return undefined;
+    // what was set aside waits until it is named
+    return aside.test(p.text) && !ctx.pieces[n]!.text.match(/\b(?:it|them)\b/iu) ? undefined : i;
   }
   return undefined;
+}
+
+/** What a piece's result has become since: the open piece that took it, through and through. */
+function frontier(ctx: Context, i: number, n: number): number {
+  if (ctx.open.has(i)) return i;
+  const taker = ctx.bound.findIndex((b, k) => b !== undefined && k !== n && k !== i && b.takes.has(i));
+  return taker < 0 ? i : frontier(ctx, taker, n);
 }
 
 /** What a line has become: the last piece that holds it and that nobody has taken since. */
@@ -100,22 +119,60 @@ const pronouns = new Set('it them they these this those both lot all rest sie es
 const intoPot =
   /\b(?:in(?:to)? (?:it|them|the (?:same )?(?:pot|pan|dough|sauce|broth|bowl))|on top|over (?:it|them|the top)|back(?: in)?|to (?:the )?(?:same )?(?:pot|pan)|in den topf|in the same|put back|inside)\b/iu;
 
+/** Things of the kitchen and of time: “the pan” tells of no food made before. */
+const vessels = new Set(
+  'oven heat dish tray tin bowl lid side time minute hour top bottom fridge freezer pan pot pots mould board day night table hob sieve processor blender paper foil rest last first other remaining same surface edge sheet jar tub bag flame whole lot base half cook finger meantime end middle centre inside outside largest water'
+    .split(' ')
+    .map(stemOf),
+);
+
 interface Spoken {
   mention: Mention;
   text: string;
   tokens: readonly Token[];
   quiet: boolean;
+  /** What the first act is done to, not what it is done with. */
+  object: boolean;
+  act: Segment['act'];
   /** It begins right after the sentence or clause. */
   said: SaidShare;
+}
+
+const with_ =
+  /^(?:in|with|into|over|onto|at|for|until|adding|from|on|to|under|using|by|mit|im|auf|zum|zur|ins|dans|avec|au|sur|con|en|sobre|nell|nel|nella|nello|sul)$/;
+
+/** Whether what stands at a word is worked on: no “in”, “with”, “over” between it and the verb. */
+function isObject(s: Segment, i: number): boolean {
+  const from = s.verb >= 0 && s.verb < i ? s.verb + 1 : 0;
+  return (
+    !s.tokens.slice(from, i).some((t) => with_.test(t.word)) ||
+    (s.verb > i && !with_.test(s.tokens[i - 1]?.word ?? '') && !with_.test(s.tokens[i - 2]?.word ?? ''))
+  );
 }
 
 /** Everything a piece says of foods, in its order. */
 function spokenIn(ctx: Context, paragraphs: readonly string[], n: number): Spoken[] {
   const p = ctx.pieces[n]!;
   const text = paragraphs[p.paragraph]!;
-  return p.segments.flatMap((s) =>
+  const speaks = (s: Segment): boolean =>
+    mentionsIn(s.tokens, ctx.lines, s.verbs).length > 0 || s.tokens.some((t) => pronouns.has(t.word) || isProduct(t.stem));
+  const first = p.segments.findIndex((s) => s.act !== 'small' && s.act !== undefined);
+  // “peel and cut the potatoes”: the first verb has its food behind the second
+  const second = p.segments[first + 1];
+  const work =
+    first >= 0 &&
+    second &&
+    !second.first &&
+    second.act !== 'add' &&
+    !speaks(p.segments[first]!) &&
+    p.segments[first]!.tokens.length - p.segments[first]!.verb <= 2
+      ? first + 1
+      : first;
+  return p.segments.flatMap((s, k) =>
     mentionsIn(s.tokens, ctx.lines, s.verbs).map((m): Spoken => ({
       mention: m,
+      object: k <= Math.max(0, work) && isObject(s, m.from),
+      act: s.act,
       text,
       tokens: s.tokens,
       quiet:
@@ -127,7 +184,7 @@ function spokenIn(ctx: Context, paragraphs: readonly string[], n: number): Spoke
 }
 
 /** Which of several lines of one word is meant: of this section, by its form, not used yet. */
-function choose(ctx: Context, candidates: readonly Spoken[], p: Piece): Spoken {
+function choose(ctx: Context, candidates: readonly Spoken[], p: Piece, own: ReadonlySet<Line>): Spoken {
   const form = (s: Spoken): number => {
     const near = wordsBefore(s.text, s.tokens, s.mention.from).toLowerCase();
     const own = `${s.mention.line.line.formText ?? ''} ${s.mention.line.line.form ?? ''}`
@@ -139,7 +196,8 @@ function choose(ctx: Context, candidates: readonly Spoken[], p: Piece): Spoken {
   const score = (s: Spoken): number =>
     (inSection(s.mention.line, p.section) ? 8 : s.mention.line.line.section && p.section ? -2 : 0) +
     form(s) * 4 +
-    ((ctx.left.get(s.mention.line.line) ?? 0) > 0.01 ? 2 : 0);
+    ((ctx.left.get(s.mention.line.line) ?? 0) > 0.01 ? 2 : 0) -
+    (own.has(s.mention.line.line) ? 3 : 0);
   return candidates.reduce((best, s) => (score(s) > score(best) ? s : best));
 }
 
@@ -156,6 +214,22 @@ function use(ctx: Context, b: Bound, line: Line, share: number | undefined): voi
   ctx.left.set(line, left - share);
 }
 
+const partOfIt =
+  /\b(half|a third|two thirds|three quarters|most|a quarter|die hälfte|la moitié|la mitad|metà)(?: of it| davon| de ello| en)?(?=\s+(?:of it|of them|in\b|into\b|over\b)|\s*[,.;])/iu;
+
+/** “Melt the butter and stir half of it in”: the one line made ready just before goes in by half, and the rest is still there. */
+function divideLast(ctx: Context, b: Bound, n: number): void {
+  const part = /\bof it\b|\bof them\b|\bdavon\b/iu.test(b.piece.text) ? partOfIt.exec(b.piece.text) : null;
+  if (!part || b.uses.size > 0) return;
+  const last = n > 0 ? ctx.bound[n - 1] : undefined;
+  const share = saidShare(`${part[1]} of the `, { amount: '1' } as Line);
+  if (!last || last.uses.size !== 1 || share === undefined || share === 'rest' || !ctx.open.has(n - 1)) return;
+  const [line] = [...last.uses.keys()];
+  if (!line || (last.uses.get(line) ?? 0) < 0.99) return;
+  last.uses.set(line, share.share);
+  ctx.left.set(line, 1 - share.share);
+}
+
 function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void {
   const p = ctx.pieces[n]!;
   const b: Bound = { piece: p, uses: new Map(), takes: new Set(), after: new Set(), amounts: [] };
@@ -164,19 +238,31 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
   const spoken = spokenIn(ctx, paragraphs, n);
   const own = new Set<Line>();
   const refer = (i: number | undefined): void => {
-    if (i !== undefined && i !== n) b.takes.add(i);
+    const now = i === undefined ? undefined : p.meanwhile && ctx.pieces[i]!.kind === 'cut' ? i : frontier(ctx, i, n);
+    if (now !== undefined && now !== n) b.takes.add(now);
+  };
+  /** Only part of it goes in: the rest stays where it is. */
+  const partly = (i: number): void => {
+    b.takes.add(i);
+    if (ctx.open.has(i)) ctx.shared.add(i);
   };
   let mainFood = false;
-  let firstFood = Number.POSITIVE_INFINITY;
+  let firstFood = Math.min(...spoken.filter((s) => !s.quiet).map((s) => s.tokens[s.mention.from]!.at), Number.POSITIVE_INFINITY);
   const at = (s: Spoken): number => s.tokens[s.mention.from]!.at;
   // one at a time: several lines of one word are one choice
   for (let i = 0; i < spoken.length;) {
     const here = spoken.filter((s) => at(s) === at(spoken[i]!));
     i = spoken.indexOf(here.at(-1)!) + 1;
-    const s = choose(ctx, here, p);
+    const s = choose(ctx, here, p, own);
     const { line } = s.mention.line;
     const left = ctx.left.get(line) ?? 0;
     const next = s.tokens[s.mention.to + 1];
+    const leftOf =
+      /^(?:poach|soak|steam|cook|brais|blanch|simmer|roast|marinat|pickl)ing$/.test(s.tokens[s.mention.from - 1]?.word ?? '') &&
+      s.mention.line.names.some((x) => /^(?:water|milk|stock|broth|wine|oil)$/.test(x.at(-1) ?? ''));
+    if (leftOf) continue;
+    // water to soak in comes from the tap when the pot has its own later
+    if (p.kind === 'soak' && s.mention.line.row?.id === 'water' && [...(ctx.namedIn.get(line.id) ?? [])].some((k) => k > n)) continue;
     const product = next && next.before === 'space' && isProduct(next.stem) && !s.mention.line.words.has(next.stem);
     const holder = holderOf(ctx, line, n);
     if (s.quiet || own.has(line)) {
@@ -204,13 +290,14 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       } else use(ctx, b, line, share ?? (left > 0.01 ? Math.max(0, left) : undefined));
       own.add(line);
       firstFood = Math.min(firstFood, at(s));
-      if (!minor(s.mention.line) || p.kind === 'melt' || p.kind === 'mix' || p.kind === 'soak' || p.kind === 'cut') mainFood = true;
+      if (s.object && (!minor(s.mention.line) || /^(?:melt|mix|soak|cut)$/.test(s.act ?? p.kind))) mainFood = true;
     } else if (pantry(s.mention.line) && !strainsIt && s.said !== 'rest' && holder !== undefined && sharable(ctx, line)) {
       for (const other of ctx.bound) if (other?.uses.has(line)) other.uses.set(line, undefined);
       b.uses.set(line, undefined);
       own.add(line);
     } else refer(holder);
   }
+  divideLast(ctx, b, n);
   // groups, results and words for what is there
   p.segments.forEach((s) => {
     s.tokens.forEach((t, i) => {
@@ -241,20 +328,71 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
             own.add(l.line);
           }
           firstFood = Math.min(firstFood, t.at);
-          mainFood = true;
+          if (
+            isObject(s, i) &&
+            p.segments.slice(0, p.segments.indexOf(s)).every((x) => x.act === 'small' || x.act === undefined || x.act === s.act)
+          )
+            mainFood = true;
         }
-        if (later.length === 0) for (const l of mine) if (!own.has(l.line)) refer(holderOf(ctx, l.line, n));
+        for (const l of mine) if (!own.has(l.line) && (ctx.left.get(l.line) ?? 0) < 0.01) refer(holderOf(ctx, l.line, n));
+        return;
+      }
+      const compound =
+        t.stem.length > 8
+          ? ctx.lines.find(
+              (l) =>
+                [...l.words].some((w) => w.length > 3 && t.stem.startsWith(w)) &&
+                /(?:mischung|masse|sosse|teig|creme|sud|fullung)$/.test(t.stem),
+            )
+          : undefined;
+      if (compound) {
+        refer(holderOf(ctx, compound.line, n));
         return;
       }
       if (isProduct(t.stem)) {
-        const foodBefore = s.tokens[i - 1];
+        const foodBefore = t.before === 'space' ? s.tokens[i - 1] : undefined;
         const ofFood = foodBefore && ctx.lines.find((l) => [...l.words].some((w) => sameStem(w, foodBefore.stem)));
         const madeOf = ofFood && (ctx.left.get(ofFood.line) ?? 0) < 0.01 ? holderOf(ctx, ofFood.line, n) : undefined;
         const makes = /\b(?:a|an|to a|into a|make|bring|until)\b[^.,;]*$/iu.test(before) && !/\bthe\b[^.,;]*$/iu.test(before);
-        if (!makes) refer(madeOf ?? producerOf(ctx.pieces, ctx.bound, t.stem, n));
+        const made = makes ? undefined : (madeOf ?? producerOf(ctx.pieces, ctx.bound, t.stem, n));
+        const taker = made === undefined ? -1 : ctx.bound.findIndex((x, k) => x !== undefined && k !== n && x.takes.has(made));
+        // “lift out, strip the meat”: the broth stays where it was
+        if (
+          made !== undefined &&
+          taker >= 0 &&
+          /^(?:stock|broth|liquid|juice|milk|water|brühe|bouillon)$/.test(t.stem) &&
+          /\b(?:lift|take|fish|scoop)\b[^.]*\bout\b|\bremove\b/iu.test(ctx.pieces[taker]!.text)
+        )
+          partly(made);
+        else refer(made);
         return;
       }
-      if (pronouns.has(t.word) && t.at < firstFood && !s.quiet.has(i) && b.takes.size === 0) {
+      if (/ed$/.test(t.word) && /^(?:ones?|bits?)$/.test(s.tokens[i + 1]?.word ?? '')) {
+        const root = new RegExp(`\\b${t.word.slice(0, -2)}`, 'iu');
+        const from = ctx.pieces.findLastIndex((x, k) => k < n && ctx.bound[k] !== undefined && root.test(x.text));
+        if (from >= 0) refer(from);
+        return;
+      }
+      // “the soaking water”, “poaching milk”: what was left of that work
+      if (
+        /^(?:poach|soak|steam|cook|brais|blanch|simmer|roast|marinat|pickl)ing$/.test(t.word) &&
+        /^(?:water|milk|liquid|liquor|stock|juice|broth|wine|oil|fat)s?$/.test(s.tokens[i + 1]?.word ?? '')
+      ) {
+        const root = new RegExp(`\\b${t.word.slice(0, -3)}`, 'iu');
+        const from = ctx.pieces.findLastIndex((x, k) => k < n && ctx.bound[k] !== undefined && root.test(x.text));
+        if (from >= 0) partly(from);
+        return;
+      }
+      if (s.tokens[i - 1]?.word === 'the' && t.stem.length >= 4 && !vessels.has(t.stem) && !s.quiet.has(i)) {
+        const spokenOf = ctx.pieces.findLastIndex(
+          (x, k) =>
+            k < n && ctx.bound[k] !== undefined && x.segments.some((y) => y.tokens.some((z, q) => z.stem === t.stem && !y.verbs.has(q))),
+        );
+        if (spokenOf >= 0) refer(spokenOf);
+        return;
+      }
+      const withIt = /^(?:it|them)$/.test(t.word) && b.uses.size === 0 && /^(?:with|in|over|into|to|on)$/.test(s.tokens[i - 1]?.word ?? '');
+      if (pronouns.has(t.word) && (t.at < firstFood || withIt) && !s.quiet.has(i)) {
         if (t.word === 'this' && s.tokens[i + 1]?.before === 'space' && isProduct(s.tokens[i + 1]!.stem)) return;
         if (/^(?:le|les|lo|los|la|las)$/.test(t.word)) return;
         if (t.word === 'all' || t.word === 'rest') return;
@@ -282,19 +420,24 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
         : ctx.lines.filter((l) => [...l.heads, ...l.words].some((w) => except.split(/[^\p{L}]+/u).some((x) => sameStem(stemOf(x), w))));
     if (not.length > 0) for (const l of not) if (b.uses.delete(l.line)) ctx.left.set(l.line, 1);
     const taken = free.concat(not.length > 0 ? [] : []).filter((l) => !not.includes(l) && (except !== undefined || unnamed(l)));
-    if (!/\b(?:all the|alle) rest\b/iu.test(text) || elseWords || except !== undefined || everything.test(text))
-      for (const l of taken) {
-        if (elseWords && /\bthe rest\b/iu.test(text) && !/\b(?:everything|ingredients)\b/iu.test(text) && b.takes.size + b.uses.size > 0)
-          continue;
-        use(ctx, b, l.line, 1);
-        own.add(l.line);
-        mainFood = true;
-      }
-    if (!elseWords && except === undefined)
+    if (!/^(?:cool|rest|freeze|fill)$/.test(p.kind) || except !== undefined || elseWords)
+      if (!/\b(?:all the|alle) rest\b/iu.test(text) || elseWords || except !== undefined || everything.test(text))
+        for (const l of taken) {
+          if (elseWords && /\bthe rest\b/iu.test(text) && !/\b(?:everything|ingredients)\b/iu.test(text) && b.takes.size + b.uses.size > 0)
+            continue;
+          use(ctx, b, l.line, 1);
+          own.add(l.line);
+          mainFood = true;
+        }
+    if (except === undefined && (!elseWords || /\b(?:everything|all) else\b/iu.test(text)))
       for (const i of ctx.open) if (i !== n && !ctx.pieces[i]!.serve && !readies(ctx.pieces[i]!)) refer(i);
   }
   if (together.test(text) && b.takes.size === 0 && !mainFood) for (const i of ctx.open) if (i !== n && !ctx.pieces[i]!.serve) refer(i);
-  settle(ctx, b, n, mainFood);
+  const firstRef = Math.min(
+    ...spoken.filter((s) => !s.quiet && !b.uses.has(s.mention.line.line)).map((s) => s.tokens[s.mention.from]!.at),
+    Number.POSITIVE_INFINITY,
+  );
+  settle(ctx, b, n, mainFood, firstRef);
 }
 
 /** A line may be shared out when none of its places says how much. */
@@ -307,38 +450,107 @@ const sharable = (ctx: Context, line: Line): boolean => {
 };
 
 /** What a piece works on when nothing says so: what was made right before it, unless it begins something of its own. */
-function settle(ctx: Context, b: Bound, n: number, mainFood: boolean): void {
+function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef = Number.POSITIVE_INFINITY): void {
   const p = b.piece;
   const last = previous(ctx, n);
   const before = n > 0 ? ctx.pieces[n - 1] : undefined;
+  const begins = (p.segments.find((s) => s.act !== 'small' && s.act !== undefined) ?? p.segments[0])?.act;
+  const puts = begins === 'add' || begins === undefined || begins === 'finish' || foodIn.test(p.text);
+  const adding = p.segments.find((s) => s.act === 'add');
+  // “fluff the couscous, stir in the herbs”: what is named before goes on
+  const potFirst = adding !== undefined && p.segments[0]!.act === undefined && firstRef < (adding.tokens[adding.verb]?.at ?? 0);
+  const opensSection = p.section !== undefined && !ctx.pieces.some((x, i) => i < n && x.section === p.section);
   if (p.past) {
-    // told late: it takes only what it names
+    // told late: it takes only what it names, and what was told late before it
+    if (before?.past && before.paragraph === p.paragraph) b.takes.add(n - 1);
   } else if (readies(p)) {
     b.takes.clear();
+  } else if (b.takes.size === 0 && opensSection && !mainFood && !p.serve) {
+    for (const i of ctx.open) if (!ctx.pieces[i]!.serve && !readies(ctx.pieces[i]!) && ctx.pieces[i]!.kind !== 'preheat') b.takes.add(i);
   } else if (b.takes.size === 0 && last !== undefined) {
-    const begins = (p.segments.find((s) => s.act !== 'small' && s.act !== undefined) ?? p.segments[0])?.act;
-    const puts = begins === 'add' || begins === undefined || begins === 'finish';
-    const toPot = intoPot.test(p.text);
     const startsAnew = p.meanwhile && mainFood;
-    const anew = mainFood && !puts && !toPot;
-    if (!startsAnew && !anew && !(p.serve && mainFood && !puts)) b.takes.add(last);
+    const anew = puts ? b.uses.size > 0 && freshPot(ctx, b) : mainFood && !intoPot.test(p.text);
+    if (!startsAnew && !anew && !(p.serve && mainFood && !puts)) b.takes.add(frontier(ctx, last, n));
+    // “scatter it on top”: what was made apart, and what it goes on
+    const apart = ctx.bound[last]!.takes.size === 0 && !p.segments[0]!.first && p.segments[0]!.act === 'add';
+    const under = apart && b.uses.size === 0 ? potBefore(ctx, b, n) : undefined;
+    if (under !== undefined) b.takes.add(under);
+  } else if ((puts || addsLater(p, mainFood)) && begins !== undefined && b.takes.size > 0 && !namedPot(ctx, b, n) && !potFirst) {
+    // something made before goes to what stands there
+    const pot = potBefore(ctx, b, n);
+    if (pot !== undefined) b.takes.add(pot);
   }
   // what was told late in this sentence goes into it
-  if (before?.past && !p.past && before.paragraph === p.paragraph && !/[.;]\s*$/.test(before.text)) b.takes.add(n - 1);
-  if (before?.past && !p.past && ctx.open.has(n - 1) && n >= 1 && b.takes.size === 1 && [...b.takes][0] === n - 1) {
-    const main = previous({ ...ctx, open: new Set() }, n - 1);
-    if (main !== undefined && (p.adds || p.kind === 'bake')) b.takes.add(main);
+  if (before?.past && !p.past && before.paragraph === p.paragraph && !/[.;]\s*$/.test(before.text)) {
+    b.takes.add(n - 1);
+    if (last !== undefined && p.adds) b.takes.add(frontier(ctx, last, n));
   }
-  if (
-    /\bsame (?:pot|pan|skillet|dish|wok)|im selben topf|même (?:poêle|casserole)|misma (?:olla|sartén)/iu.test(p.text) &&
-    last !== undefined &&
-    !b.takes.has(last)
-  )
-    b.after.add(last);
-  if (p.then && last !== undefined && b.takes.size === 0) b.after.add(last);
-  for (const i of b.takes) ctx.open.delete(i);
+  if (samePan.test(p.text) && last === undefined && n > 0) b.after.add(n - 1);
+  else if ((samePan.test(p.text) || (p.then && b.takes.size === 0)) && last !== undefined && !b.takes.has(last)) b.after.add(last);
+  b.takes.delete(n);
+  for (const i of b.takes) if (!ctx.shared.delete(i)) ctx.open.delete(i);
   ctx.open.add(n);
 }
+
+const newVessel =
+  /\b(?:in|into|onto|on) (?:a|an|another|two|three|your)\s+(?:[\w-]+ ){0,2}(?:pot|pan|bowl|tray|trays|dish|dishes|tin|jar|saucepan|casserole|sheet|moulds?)\b/iu;
+
+/** “Pour the stock over the couscous”, “tip the vegetables onto a tray”: something begins of its own. */
+const freshPot = (ctx: Context, b: Bound): boolean =>
+  newVessel.test(b.piece.text) ||
+  b.piece.segments.some((s) => {
+    const fresh = mentionsIn(s.tokens, ctx.lines, s.verbs).filter((m) => b.uses.has(m.line.line));
+    return fresh.some((m) => {
+      const words = s.tokens.slice(Math.max(s.verb + 2, m.from - 3), m.from).map((t) => t.word);
+      const moved =
+        fresh.some((x) => x.from < m.from) ||
+        s.tokens.some((t, i) => i < m.from && i > s.verb && /^(?:stock|water|boiling|brühe|bouillon)$/.test(t.word));
+      return !minor(m.line) && moved && /\b(?:into|onto|over)\b/u.test(words.join(' '));
+    });
+  });
+
+const samePan = /\bsame (?:pot|pan|skillet|dish|wok)|im selben topf|même (?:poêle|casserole)|misma (?:olla|sartén)/iu;
+/** “Wine in”, “Carrots in for the last 45 minutes”. */
+const foodIn = /^\W*(?:\d+[.)]\s*)?(?:[\p{L}'’-]+\s+){1,5}in(?:\s*[,.;]|\s+for\b)/iu;
+const toNamed =
+  /\b(?:to|into|onto|over|through|in|auf|in den|in die|zum|zur|au|aux|dans|sur|a la|al|alla|nel|nella)\s+(?:the |den |die |das |le |la |les |el |los |las |il |lo )?(?:\w+ )?$/iu;
+
+/** Whether the piece says itself where things go: “into the sauce”. */
+function namedPot(ctx: Context, b: Bound, n: number): boolean {
+  const p = b.piece;
+  return p.segments.some((s) =>
+    s.tokens.some((t, i) => {
+      if (s.verbs.has(i)) return false;
+      const food = isProduct(t.stem) || ctx.lines.some((l) => [...l.heads].some((w) => sameStem(w, t.stem)) && !b.uses.has(l.line));
+      if (!food) return false;
+      const words = s.tokens
+        .slice(Math.max(s.verb + 2, i - 3, 0), i)
+        .map((x) => x.word)
+        .join(' ');
+      return toNamed.test(`${words} `) && holderNamed(ctx, t.stem, n);
+    }),
+  );
+}
+
+const holderNamed = (ctx: Context, stem: string, n: number): boolean =>
+  producerOf(ctx.pieces, ctx.bound, stem, n) !== undefined ||
+  ctx.lines.some((l) => [...l.heads].some((w) => sameStem(w, stem)) && holderOf(ctx, l.line, n) !== undefined);
+
+/** The pot things are put into: the nearest result that nobody has taken and that stands somewhere else than on the board. */
+function potBefore(ctx: Context, b: Bound, n: number): number | undefined {
+  for (let i = n - 1; i >= 0; i -= 1) {
+    const p = ctx.pieces[i]!;
+    if (b.takes.has(i)) continue;
+    if (!ctx.open.has(i) || p.kind === 'preheat' || readies(p) || p.past || (p.serve && !b.piece.serve)) continue;
+    if (p.section !== b.piece.section && p.section !== undefined && b.piece.section !== undefined) continue;
+    return i;
+  }
+  return undefined;
+}
+
+/** “Drain the beans, add with the water”: made ready, and put to what stands there. */
+const addsLater = (p: Piece, mainFood: boolean): boolean =>
+  !mainFood && /^(?:strain|cut)$/.test(p.segments[0]!.act ?? '') && p.segments.some((s, k) => k > 0 && s.act === 'add');
 
 /** Hot ovens and vessels made ready come before what uses them. */
 function readyFirst(ctx: Context): void {
@@ -353,16 +565,16 @@ function readyFirst(ctx: Context): void {
         user >= 0 ? user : pieces.findIndex((x, k) => k > i && /\b(?:tray|oven|blech|plaque)\b/iu.test(x.text) && x.kind !== 'preheat');
       if (hot >= 0) bound[hot]!.after.add(i);
     } else if (readies(p)) {
-      const user = pieces.findIndex(
+      const vesselNamed = pieces.findIndex(
+        (x, k) => k > i && !readies(x) && /\b(?:tins?|dish(?:es)?|trays?|moulds?|cases?|form|plat|molde)\b/iu.test(x.text),
+      );
+      const filled = pieces.findIndex(
         (x, k) =>
           k > i &&
-          (workFacts[x.kind].place === 'dish' ||
-            workFacts[x.kind].place === 'oven' ||
-            x.adds ||
-            /\b(?:tin|dish|tray|mould)\b/iu.test(x.text)) &&
-          x.kind !== 'preheat' &&
-          x.kind !== 'melt',
+          !readies(x) &&
+          (workFacts[x.kind].place === 'dish' || x.kind === 'bake' || /\b(?:lay|layer|pour|arrange|spoon|tip)\b/iu.test(x.text)),
       );
+      const user = vesselNamed >= 0 && (filled < 0 || vesselNamed <= filled) ? vesselNamed : filled;
       if (user >= 0) bound[user]!.after.add(i);
     }
   });
@@ -374,6 +586,10 @@ function lastResort(ctx: Context): void {
     if (ctx.bound.some((b) => b.uses.has(l.line))) continue;
     const salty = l.row !== undefined && /^(?:salt|pepper)/.test(l.row.id);
     const words = [...l.words, ...l.heads].filter((w) => w.length > 4);
+    const counted = (l.line.written.split(/[,(]/)[0] ?? '')
+      .split(/[^\p{L}]+/u)
+      .map(stemOf)
+      .filter((w) => /^(?:sheet|wrapper|leaf|clove|stick|stalk|slice|case|skin|shell|round)$/.test(w));
     const at = ctx.pieces.findIndex((p) => {
       if (
         salty &&
@@ -383,7 +599,14 @@ function lastResort(ctx: Context): void {
         return true;
       if (/^butter/.test(l.row?.id ?? '') && /\b(?:butter|buttered)\b/iu.test(p.text)) return true;
       if (/^oil/.test(l.row?.id ?? '') && /\b(?:oil|oiled)\b/iu.test(p.text)) return true;
-      return p.segments.some((s) => s.tokens.some((t, i) => !s.quiet.has(i) && words.some((w) => slipOf(t.stem, w)) && !isProduct(t.stem)));
+      return p.segments.some((s) =>
+        s.tokens.some(
+          (t, i) =>
+            !s.quiet.has(i) &&
+            !s.verbs.has(i) &&
+            (counted.includes(t.stem) || (words.some((w) => slipOf(t.stem, w)) && !isProduct(t.stem))),
+        ),
+      );
     });
     if (at < 0) continue;
     ctx.bound[at]!.uses.set(l.line, 1);
@@ -405,7 +628,15 @@ export function bindPieces(pieces: readonly Piece[], lines: readonly LineNames[]
         namedIn.set(m.line.line.id, set.add(n));
       }
   });
-  const ctx: Context = { pieces, lines, bound: [], namedIn, left: new Map(lines.map((l) => [l.line, 1])), open: new Set() };
+  const ctx: Context = {
+    pieces,
+    lines,
+    bound: [],
+    namedIn,
+    left: new Map(lines.map((l) => [l.line, 1])),
+    open: new Set(),
+    shared: new Set(),
+  };
   // what is told as done before is worked out before what uses it
   const order = [...pieces.keys()].sort((a, b) => Number(pieces[b]!.past) - Number(pieces[a]!.past) || a - b);
   for (const n of order) bindPiece(ctx, paragraphs, n);

@@ -82,7 +82,9 @@ function timeAt(text: string): { low: number; high?: number; length: number } | 
     const minutes = more && toNumber(more.amount);
     const rest = more?.rest ?? '';
     const named = more && unitAt(rest);
-    const bare = named === undefined && (/\p{L}/u.test(join) || join === '') && !/^\s*(?:°|degrees|g\b|ml\b|cm\b|x\b)/iu.test(rest);
+    const alone = /^\s*(?:[,.;)]|$|(?:at|in|until|with|lid|covered|or|then)\b)/iu.test(rest);
+    const bare =
+      named === undefined && (/\p{L}/u.test(join) || join === '' || alone) && !/^\s*(?:°|degrees|g\b|ml\b|cm\b|x\b)/iu.test(rest);
     if (minutes !== undefined && minutes > 0 && minutes < 60 && (named?.minutes === 1 || bare)) {
       low += minutes;
       at = text.length - rest.length + (named?.minutes === 1 ? named.length : 0);

@@ -21,6 +21,9 @@ const offered = new Set(['water', 'salt_table', 'salt_sea_fine', 'salt_flake', '
 const notFoods =
   /^(?:date|base|mix|rice paper|cloves?|sheet|stock|sauce|paste|batter|dough|bread|roll|dip|filling|leaf|leaves|seed|bean|pea|meat|fish|fruit|vegetable|herb|spice|cheese|spread|ice|salsa|wrap|peel|skin|bone|oil bath|crisp|season|time|must|juice|squash|curd|fat|mint green|top)s?$/iu;
 
+const stop =
+  /^(?:and|or|of|with|in|the|a|an|to|for|on|at|by|from|into|over|tbsp|tsp|clove|cloves|sprigs?|knob|pinch|splash|handful|bunch|little|bit|some|more|hot|cold|it|them|g|kg|ml|l|cups?|spoons?|two|three|one|four|und|mit|im|et|de|la|le|les|y|con|e|di|until|then|rounds?|is|are|about|cm|mm|min|minutes?|hours?|h)$/iu;
+
 /** Foods of the table that a step names and nobody lists. */
 function unlisted(read: Understood, finder: IngredientFinder): MethodFinding[] {
   const found: MethodFinding[] = [];
@@ -34,6 +37,7 @@ function unlisted(read: Understood, finder: IngredientFinder): MethodFinding[] {
           const span = s.tokens.slice(i, i + n);
           if (span.length < n || span.slice(1).some((t) => t.before !== 'space') || span.some((_t, k) => s.verbs.has(i + k))) continue;
           if (named.some((m) => m.from < i + n && m.to >= i)) continue;
+          if (span.some((t) => stop.test(t.word) || /^\d/.test(t.word))) continue;
           const name = span.map((t) => t.word).join(' ');
           if (notFoods.test(name) || (n === 1 && (isProduct(span[0]!.stem) || groupOf(s.tokens, i, read.lines)))) continue;
           const row = /^[\d¼-¾]/.test(name) ? undefined : finder.match(name);

@@ -46,7 +46,7 @@ export function namesOf(line: Line, finder: IngredientFinder | undefined): LineN
     const real = name.filter((w) => !stateWords.has(w) && w.length > 1);
     // the last word is the food in English and German, the first in the languages of the south
     const head = real.at(-1);
-    if (head) heads.add(head);
+    if (head && i < 2) heads.add(head);
     if (i === 1 && real[0]) heads.add(real[0]);
     // other names count as a whole; what a cook wrote counts by the word
     if (i < 2) for (const w of real) if (w.length > 2) words.add(w);
@@ -97,7 +97,7 @@ function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: n
   }
   if (!best && !stateWords.has(first) && first.length > 1) {
     for (const head of line.heads) if (isWord(first, head)) take(i, sameStem(first, head) ? 7 : 5);
-    if (!best) for (const word of line.words) if (word.length > 3 && isWord(first, word)) take(i, 3);
+    if (!best) for (const word of line.words) if (word.length > 3 && isWord(first, word) && !isGroupWord(first)) take(i, 3);
   }
   return best;
 }
@@ -180,6 +180,35 @@ const groups: readonly (readonly [RegExp, Belongs])[] = [
   [/^(?:seasoning)$/, (r) => /^(?:salt|pepper)/.test(r.id)],
 ];
 
+const isGroupWord = (stem: string): boolean => groups.some(([pattern]) => pattern.test(stem));
+
+/** Foods the table does not know, by what their names say. */
+const byName: readonly (readonly [RegExp, RegExp])[] = [
+  [
+    /^(?:meat|fleisch|viande|carne|bird)$/,
+    /\b(?:beef|lamb|pork|veal|rabbit|duck|goose|venison|goat|mutton|chicken|turkey|oxtail|shin|brisket|hock|mince|ham|boar|rind|schwein|lamm|poulet|pollo|ternera|cerdo|boeuf|bœuf|agneau|porc)/iu,
+  ],
+  [
+    /^(?:vegetable|veg|veggie|gemuse|legume|verdura|verdure)$/,
+    /\b(?:squash|kohlrabi|fennel|chard|cabbage|marrow|salsify|sprouts?|greens|apio|pimiento|calabac|puerro)/iu,
+  ],
+  [/^aromatic$/, /\b(?:chil|galangal|lemongrass|shallot|garlic|ginger|onion)/iu],
+  [/^(?:flour|mehle|farine)$/, /(?:flour|mehl|farine|harina|farina)\b/iu],
+  [
+    /^(?:herb|krauter|herbe|hierba|erbe)$/,
+    /\b(?:chives|tarragon|chervil|marjoram|lovage|sorrel|basil|parsley|dill|mint|schnittlauch|ciboulette)\b/iu,
+  ],
+  [
+    /^(?:spice|gewurz|gewurze|epice|especia|spezie)$/,
+    /\b(?:cardamom|fenugreek|star anise|sumac|fennel seeds?|mustard seeds?|cumin seeds?|coriander seeds?)\b/iu,
+  ],
+  [/^(?:cheese|kase|fromage|queso|formaggio)$/, /(?:cheese|käse|fromage|queso|formaggio|comté|kefalotyri|gruy)/iu],
+  [/^(?:bean|pulse)$/, /\b(?:beans?|chickpeas?|lentils?|peas)\b/iu],
+  [/^(?:fish|fisch|poisson|pescado)$/, /\b(?:cod|haddock|hake|trout|herring|pollack|fish|fisch)\b/iu],
+  [/^(?:fruit|obst)$/, /\b(?:quinces?|apples?|pears?|plums?|berries|damsons?|figs?)\b/iu],
+  [/^(?:seed)$/, /\bseeds?\b/iu],
+];
+
 /** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. */
 export function groupOf(tokens: readonly Token[], i: number, lines: readonly LineNames[]): LineNames[] | undefined {
   const { stem } = tokens[i]!;
@@ -187,12 +216,14 @@ export function groupOf(tokens: readonly Token[], i: number, lines: readonly Lin
   if (/^(?:ingredient|zutat|zutaten|ingredienti|ingrediente)$/.test(stem)) {
     const isWet = (l: LineNames): boolean =>
       l.row !== undefined && (wet.has(l.row.id) || l.row.aisle === 'oils_sauces' || l.row.baseState === 'liquid');
-    if (/^(?:dry|trockenen|sec)$/.test(before)) return lines.filter((l) => !isWet(l));
+    if (/^(?:dry|trockenen|sec)$/.test(before))
+      return lines.filter((l) => !isWet(l) && (!l.row || /^(?:baking|dry_goods|spices|bread)$/.test(l.row.aisle)));
     if (/^(?:wet|liquid|flussigen)$/.test(before)) return lines.filter(isWet);
     return undefined;
   }
   const group = groups.find(([pattern]) => pattern.test(stem))?.[1];
   if (!group) return undefined;
-  const members = lines.filter((l) => l.row && group(l.row, l.line));
+  const names = byName.find(([pattern]) => pattern.test(stem))?.[1];
+  const members = lines.filter((l) => (l.row ? group(l.row, l.line) : names?.test(l.line.name)));
   return members.length > 0 ? members : undefined;
 }

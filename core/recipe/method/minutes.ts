@@ -59,7 +59,7 @@ export function durationsOf(text: string): Duration[] {
 }
 
 /** Kind of work at a place of the text, by the segments it is told in. */
-export type KindAt = (at: number) => WorkKind | undefined;
+export type KindAt = (at: number) => WorkKind | 'other' | undefined;
 
 /**
  * Minutes of one step: what is written goes to hands or waiting by the work it is told of, what is not is guessed by its kind.
@@ -74,17 +74,19 @@ export function minutesOf(text: string, kind: WorkKind, kindAt: KindAt, kg: numb
   const durations = durationsOf(text);
   durations.forEach((d, i) => {
     const own = kindAt(d.at) ?? kind;
+    if (own === 'other') return;
     const clause = text.slice(durations[i - 1]?.end ?? 0, (/[.;]/.exec(text.slice(d.end))?.index ?? text.length) + d.end);
     const written = workFacts[own].written;
-    const byHand = handsWords.test(clause)
-      ? true
-      : waitWords.test(clause) && written === 'hands' && own !== 'brown' && own !== 'melt'
-        ? false
-        : written === 'hands' &&
-          !(own === 'soften' && d.low >= 30) &&
-          !(own === 'mix' && d.low > 15) &&
-          !(own === 'strain' && d.low >= 10) &&
-          !(own === 'cut' && d.low >= 40);
+    const byHand =
+      handsWords.test(clause) && (d.low <= 25 || /\b(?:all the time|constantly|continuously|ständig|sans cesse)\b/iu.test(clause))
+        ? true
+        : waitWords.test(clause) && written === 'hands' && own !== 'brown' && own !== 'melt'
+          ? false
+          : written === 'hands' &&
+            !(own === 'soften' && d.low >= 30) &&
+            !(own === 'mix' && d.low > 15) &&
+            !(own === 'strain' && d.low >= 10) &&
+            !(own === 'cut' && d.low >= 40);
     const n = timesOf(text, d);
     if (byHand) {
       hands += d.low * n;
@@ -148,4 +150,9 @@ const cues =
   /\b(?:until|till|bis(?: zu)?|jusqu['’]à ce qu(?:e|['’])|jusqu['’]à|hasta que|hasta|finché|fino a|as soon as|when (?=they|it|the))\s+([^.;,(]{3,120}?)(?=,? (?:about|around|etwa|environ|unos|circa)? ?\d|[.;,(]|$| then\b| and (?:stir|add|fold|then|simmer|mix|pour)\b)/iu;
 
 /** What shows that a step is done, in the cook's words. @example cueOf('Fry until golden, 8 min.') // 'golden' */
-export const cueOf = (text: string): string | undefined => cues.exec(text)?.[1]?.trim().slice(0, 200) || undefined;
+export const cueOf = (text: string): string | undefined =>
+  cues
+    .exec(text)?.[1]
+    ?.replace(/ and (?:squeeze|stir|add|fold|then|simmer|mix|pour|season|serve|cook|drain|mash|leave|let)\b.*$/iu, '')
+    .trim()
+    .slice(0, 200) || undefined;

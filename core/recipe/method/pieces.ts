@@ -1,5 +1,6 @@
 import { workFacts, type WorkKind } from './classes.ts';
 import { readDurations } from './durations.ts';
+import { heatOf } from './minutes.ts';
 import type { Language } from './language.ts';
 import { segmentsOf, type Segment } from './segments.ts';
 
@@ -48,7 +49,9 @@ const longTime = (text: string): boolean => readDurations(text).some((d) => d.lo
 /** Kind of one segment; `before` is the place it goes on in. */
 function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKind | undefined {
   const said = text.slice(s.at, s.end);
-  const named = (): WorkKind | undefined => wordsOfKind.find(([pattern]) => pattern.test(said))?.[1];
+  if (s.alternative) return undefined;
+  const plainly = said.replace(/\b(?:never|not|don['’]t|do not|without|ohne|nicht|sans|sin)\b[^,.;]*/giu, ' ');
+  const named = (): WorkKind | undefined => wordsOfKind.find(([pattern]) => pattern.test(plainly))?.[1];
   const onHob = before !== undefined && workFacts[before].place === 'hob';
   switch (s.act) {
     case 'heat':
@@ -56,34 +59,36 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
       if (oven.test(said)) return 'preheat';
       return named() ?? 'melt';
     case 'cook':
+      if (/\b(?:slow cooker|schongarer|mijoteuse)\b/iu.test(said)) return 'slow';
       if (oven.test(said) || /\bau four\b/iu.test(said)) return 'bake';
-      if (/\b(?:sauce|soffritto)\b/iu.test(said) && !lid.test(said)) return /\bstirring\b/iu.test(said) ? 'soften' : 'simmer';
-      return (
-        named() ??
-        (/\bstirring(?: all| the whole|\s*[.,])|\bconstantly\b/iu.test(said)
-          ? 'soften'
-          : hasTime(said) || /\b(?:until|soft|tender|gently)\b/iu.test(said)
-            ? 'simmer'
-            : undefined)
-      );
+      if (/\bstirring(?: all| the whole|\s*[.,])|\bconstantly\b/iu.test(said)) return 'soften';
+      if (
+        /\b(?:golden|translucent|glassy|slowly|caramelised)\b/iu.test(said) &&
+        !lid.test(said) &&
+        !readDurations(said).some((d) => d.low > 30)
+      )
+        return 'soften';
+      return named() ?? (s.tokens.length - s.verb > 1 ? 'simmer' : undefined);
     case 'add':
       if (/\ba remojo\b|\bto soak\b/iu.test(said)) return 'soak';
       if (hasTime(said) && oven.test(said)) return 'bake';
+      if (longTime(said) && /\b(?:trays?|sheets?|roasting tin|blech|plaque)\b/iu.test(said)) return 'bake';
       return longTime(said) && onHob ? (named() ?? 'simmer') : undefined;
     case 'small':
-      return longTime(said) ? (named() ?? (lid.test(said) ? 'simmer' : 'rest')) : undefined;
+      return longTime(said) ? (named() ?? (lid.test(said) || onHob ? 'simmer' : 'rest')) : undefined;
     case undefined:
       if (/^\W*(?:oven|ofen|four|horno|forno)\b/iu.test(said)) return 'preheat';
       if (!hasTime(said)) return undefined;
-      if (oven.test(said)) return 'bake';
+      if (oven.test(said) || heatOf(`oven at ${said}`) !== undefined || /\bat (?:1[4-9]0|2[0-5]0)\b/u.test(said)) return 'bake';
+      if (s.serve) return 'serve';
       return named() ?? (lid.test(said) && !/\blid off\b/iu.test(said) ? 'simmer' : onHob || before === undefined ? 'soften' : before);
-    case 'boil':
-      // blanching is a dip: hands
-      return 'boil';
+    case 'fill':
+      return longTime(said) && /\b(?:trays?|sheets?|roasting tin|blech|plaque)\b/iu.test(said) ? 'bake' : 'fill';
+    case 'cool':
+      // “cool slightly” is no step
+      return /\b(?:slightly|a little|a bit|briefly|somewhat|etwas|un peu|un poco)\b/iu.test(said) && !hasTime(said) ? undefined : 'cool';
     case 'fry':
       return lid.test(said) && longTime(said) ? 'simmer' : 'fry';
-    case 'cool':
-      return /\b(?:kühl|frigo|nevera)/iu.test(said) ? 'cool' : 'cool';
     default:
       return s.act;
   }
@@ -104,6 +109,8 @@ const pausing: ReadonlySet<WorkKind> = new Set<WorkKind>([
   'preheat',
 ]);
 
+const onFire: ReadonlySet<WorkKind> = new Set<WorkKind>(['brown', 'soften', 'fry', 'melt']);
+
 interface Taken {
   segment: Segment;
   kind: WorkKind | undefined;
@@ -112,7 +119,13 @@ interface Taken {
 
 /** Whether something was waited for, or took its time, before what comes next. */
 const waited = (piece: readonly Taken[], text: string): boolean =>
-  piece.some((t) => (t.kind !== undefined && pausing.has(t.kind)) || longTime(text.slice(t.segment.at, t.segment.end)));
+  piece.some((t) => {
+    const said = text.slice(t.segment.at, t.segment.end);
+    return (
+      (t.kind !== undefined && (pausing.has(t.kind) || (onFire.has(t.kind) && (t.kind !== 'melt' || /\buntil\b/iu.test(said))))) ||
+      longTime(said)
+    );
+  });
 
 const boilUp = /\b(?:bring|come)s?\b[^.;]*\b(?:boil|simmer|bubble)\b|\bup\b|aufkochen|ébullition|hervor/iu;
 
@@ -122,6 +135,7 @@ const pronoun = /\b(?:it|them|both|these|all)\b/iu;
 function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
   const last = piece.at(-1)!;
   const s = next.segment;
+  if (s.alternative) return false;
   if (s.section !== undefined) return true;
   if (s.past !== last.segment.past || s.meanwhile) return true;
   const before = piece.findLast((t) => t.kind !== undefined)?.kind;
@@ -134,9 +148,9 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
       before !== undefined &&
       pausing.has(before) &&
       workFacts[next.kind].place !== workFacts[before].place;
-    return own;
+    return own || (done && before !== undefined && restLike.has(before) && readDurations(text.slice(s.at, s.end)).some((d) => d.low >= 60));
   }
-  if (s.serve && !piece.some((t) => t.segment.serve)) return true;
+  if (s.serve && !piece.some((t) => t.segment.serve)) return s.first || done || !/^\W*\w+ (?:it|them)\b/iu.test(text.slice(s.at, s.end));
   if (s.eve && !piece.some((t) => t.segment.eve) && done) return true;
   if (next.kind === 'preheat' || before === 'preheat') return !(s.act === 'small' && !next.foods);
   if (s.act === 'small' && next.kind === undefined) return false;
@@ -147,6 +161,8 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
       if (next.kind && restLike.has(next.kind) && before !== undefined && piece.some((t) => t.foods))
         return !(before === 'fill' || before === 'finish' || (before === 'strain' && next.kind !== 'cool'));
       if (before === 'cut' && s.act === 'add' && pronoun.test(said)) return true;
+      if (before === 'melt' && s.act === 'add' && !next.foods && /\b(?:in|into|over)\b/iu.test(said)) return true;
+      if (before === 'mix' && s.act === 'add' && !next.foods && /\b(?:on top|over|scatter)\b/iu.test(said)) return true;
       if (before === 'cut' && next.kind === 'cut') return false;
       if (before === 'cut' && next.kind && next.foods && workFacts[next.kind].place === 'hob' && !pausing.has(next.kind)) return false;
       return false;
@@ -157,7 +173,7 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
     if ((next.kind === 'strain' || next.kind === 'cut') && !next.foods && !longTime(said)) return false;
     if (s.act === 'finish' && !next.foods) return false;
     if (s.act === 'add' && !next.foods && !longTime(said))
-      return /\b(?:into|to|over|back|auf|in den|dans)\b/iu.test(said) && !/\bback\b/iu.test(said);
+      return /\b(?:in|into|to|over|auf|dans)\b/iu.test(said) && !/\bback\b/iu.test(said);
     return true;
   }
   // a new sentence
@@ -168,7 +184,7 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
     next.kind &&
     pausing.has(next.kind) &&
     !restLike.has(next.kind) &&
-    piece.every((t) => t.kind === undefined || t.kind === 'boil' || t.kind === 'finish')
+    piece.every((t) => t.kind === undefined || t.segment.act === 'heat' || t.kind === 'finish')
   )
     return false;
   if (!done && s.act === undefined && next.foods) {
@@ -268,11 +284,12 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
 }
 
 /**
- * Kind of the work that is told at a place of a paragraph, within one piece.
+ * Kind of the work that is told at a place of a paragraph, within one piece; none of its own where another way is told.
  * @param at where in the paragraph's text
  */
-export function segmentKind(piece: Piece, text: string, at: number): WorkKind | undefined {
+export function segmentKind(piece: Piece, text: string, at: number): WorkKind | 'other' | undefined {
   const kinds = piece.segments.map((s) => ({ s, kind: kindOf(s, text, piece.kind) }));
+  if (piece.segments.findLast((s) => s.at <= at)?.alternative) return 'other';
   // a time belongs to the nearest work before it
   return kinds.findLast(({ s, kind }) => s.at <= at && kind !== undefined)?.kind ?? undefined;
 }

@@ -28,6 +28,8 @@ export interface Segment {
   serve: boolean;
   /** “Day 2”, “next day”: what was the eve is over. */
   nextDay: boolean;
+  /** Told after an “or”: another way, not this one's work. */
+  alternative: boolean;
 }
 
 const determiner =
@@ -50,11 +52,11 @@ const meanwhileWords =
   /\b(?:meanwhile|in the meantime|at the same time|while (?:that|this|it|they|the|you)|during (?:this|that|the)|inzwischen|währenddessen|derweil|in der zwischenzeit|pendant ce temps|entre-temps|mientras tanto|entretanto|nel frattempo|intanto)\b/iu;
 const thenWords = /^(?:then|next|after that|afterwards|now|dann|danach|anschließend|puis|ensuite|luego|después|poi|quindi)\b/iu;
 const eveWords =
-  /\b(?:the (?:night|day|evening) before|last night|the previous (?:night|day|evening)|a day ahead|day one|day 1|overnight|evening before|am vorabend|am tag vorher|am vortag|über nacht|la veille|toute la nuit|la noche (?:anterior|antes)|el día antes|la víspera|la sera prima|tutta la notte)\b/iu;
+  /\b(?:(?:the )?(?:night|day|evening) before|last night|the previous (?:night|day|evening)|a day ahead|day one|day 1|overnight|evening before|am vorabend|am tag vorher|am vortag|über nacht|la veille|toute la nuit|la noche (?:anterior|antes)|el día antes|la víspera|la sera prima|tutta la notte)\b/iu;
 const nextDayWords =
   /\b(?:next (?:day|morning)|the following (?:day|morning)|day (?:two|2)|in the morning|am nächsten (?:tag|morgen)|le lendemain|al día siguiente|il giorno dopo)\b/iu;
 const serveWords =
-  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?: you| of|,|:| |$)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
+  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?: you| of|[,.:;]| |$)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
 const cookDayHeads =
   /^(?:to (?:cook|eat|serve|heat|reheat|bake|finish on the day)|on the day|serving|eating day|zum servieren|pour servir|para servir|per servire)\b/iu;
 
@@ -71,7 +73,10 @@ const alsoFoods = new Set(
 /** Things that are work too, and stand alone after an “and”. */
 const processes = new Set('stew roast cook grill steam mash press process pulse crush crimp roll'.split(' '));
 
+const told_before = /\b(?:night|day|days|earlier|hours?|ahead|before|already|morning|yesterday|weekend)\b/u;
+
 interface Found {
+  alternative?: boolean;
   act: Act;
   i: number;
   past: boolean;
@@ -85,6 +90,16 @@ function masked(tokens: readonly Token[], language: Language): boolean[] {
     for (let k = i; k < tokens.length; k += 1) {
       if (k > i && tokens[k]!.before !== 'space') break;
       if (k > i && /^(?:then|dann|puis|luego|poi)$/.test(tokens[k]!.word)) break;
+      // “while they boil brown the lamb”
+      if (
+        language === 'en' &&
+        k > i + 2 &&
+        whiles.test(tokens[i]!.word) &&
+        /^(?:the|a|your|half)$/.test(tokens[k + 1]?.word ?? '') &&
+        !/^(?:you|i|we|to|the|a)$/.test(tokens[k - 1]!.word) &&
+        verbAt([tokens[k]!.word], 0, language)
+      )
+        break;
       if (
         k > i &&
         /^(?:and|und|et|y|e)$/.test(tokens[k]!.word) &&
@@ -121,7 +136,9 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
         told &&
         ((/(?:^| )(?:has|have|had|having)(?: already)?(?: been)?$/.test(back) &&
           !/\b(?:once|when|until)\b/.test(words.slice(0, i).join(' '))) ||
-          (bracket && (t.before === 'open' || (/^(?:and|then)$/.test(prev) && found.at(-1)?.past))) ||
+          (bracket &&
+            told_before.test(words.slice(i, i + 12).join(' ')) &&
+            (t.before === 'open' || (/^(?:and|then)$/.test(prev) && found.at(-1)?.past))) ||
           (prev === 'and' && found.at(-1)?.past === true))
       ) {
         found.push({ act: told, i, past: true });
@@ -133,7 +150,7 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
     if (!v) continue;
     if (language === 'en') {
       const next = words[i + v.length] ?? '';
-      const begins = i === 0 || t.before !== 'space' || lead.test(prev);
+      const begins = i === 0 || t.before !== 'space' || lead.test(prev) || (mask[i - 1] === true && !mask[i]);
       const ordered = determiner.test(next);
       const things = v.length === 1 && alsoThings.has(t.word);
       const toVerb =
@@ -144,7 +161,12 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
       const begun = i === 0 && words.length > 1 && tokens[1]?.before === 'space' && !/^(?:and|or)$/.test(next);
       if (v.length === 1 && alsoFoods.has(t.word)) {
         if (!(begins && object.test(next)) && !(begun && t.word !== 'salt' && next !== 'to')) continue;
-      } else if (things && !(begins && processes.has(t.word)) && !(i === 0 ? ordered || begun : begins && ordered)) continue;
+      } else if (
+        things &&
+        !(begins && processes.has(t.word) && (i === 0 || /^(?:and|then)$/.test(prev))) &&
+        !(i === 0 ? ordered || begun : begins && ordered)
+      )
+        continue;
       if (!begins && !toVerb && !(ordered && !article.test(prev))) continue;
       // “leave to cool”, “let it stand”: the second is what goes on
       if (v.act === 'small' && found.length === 0 && i + v.length >= tokens.length) {
@@ -152,7 +174,21 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
         continue;
       }
     }
-    found.push({ act: v.act, i, past: false });
+    // “grate in the apples”, “ladle in the stock”: it goes to what is there
+    const goesIn =
+      language === 'en' &&
+      /^(?:cut|mix|fill|strain)$/.test(v.act) &&
+      words[i + v.length] === 'in' &&
+      tokens[i + v.length]!.before === 'space' &&
+      /^(?:the|half|all|most|more|both|your|this|that)$/.test(words[i + v.length + 1] ?? '') &&
+      !/^(?:bowls?|pots?|pans?|dish|tin|bag|processor|blender|oven|same|fridge|freezer)$/.test(words[i + v.length + 2] ?? '');
+    // “or freeze before baking” is told for who wants it
+    found.push({
+      ...(prev === 'or' && found.length > 0 && { alternative: true }),
+      act: prev === 'or' && found.length > 0 ? 'small' : goesIn ? 'add' : v.act,
+      i,
+      past: false,
+    });
     i += v.length - 1;
   }
   return found.filter((f, k) => {
@@ -170,16 +206,16 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
   });
 }
 
-const boundary = /^(?:and|then|und|dann|et|puis|y|luego|e|poi|but|next)$/;
+const boundary = /^(?:and|or|then|und|dann|et|puis|y|luego|e|poi|but|next)$/;
 
 /** Where the clause of a verb begins: behind the sign or the “and” before it. */
-function clauseStart(tokens: readonly Token[], verb: number, after: number): number {
+function clauseStart(tokens: readonly Token[], verb: number, after: number, language: Language): number {
   for (let i = verb; i > after; i -= 1) {
     if (tokens[i]!.before !== 'space') return i;
     if (boundary.test(tokens[i - 1]!.word)) return i;
   }
   // languages whose verb stands last: the clause is all that is left
-  return after + 1;
+  return language === 'de' ? after + 1 : verb;
 }
 
 interface Headed {
@@ -220,7 +256,7 @@ export function segmentsOf(text: string, language: Language): Segment[] {
     const section = head.section ?? forThe.exec(whole.trim())?.[1];
     const acts = actsOf(tokens, language);
     const starts: number[] = [];
-    acts.forEach((a, k) => starts.push(k === 0 ? 0 : clauseStart(tokens, a.i, acts[k - 1]!.i)));
+    acts.forEach((a, k) => starts.push(k === 0 ? 0 : clauseStart(tokens, a.i, acts[k - 1]!.i, language)));
     const parts =
       acts.length === 0
         ? [{ from: 0, to: tokens.length, act: undefined }]
@@ -252,6 +288,7 @@ export function segmentsOf(text: string, language: Language): Segment[] {
           (k === 0 && cookDayHeads.test(whole.trim())) ||
           act?.act === 'serve',
         nextDay: nextDayWords.test(said),
+        alternative: act?.alternative ?? false,
       });
     });
   }

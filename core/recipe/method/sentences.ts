@@ -42,6 +42,12 @@ export function tokensOf(text: string, from: number, to: number): Token[] {
   word.lastIndex = from;
   let last = from;
   for (let m = word.exec(text); m && m.index < to; m = word.exec(text)) {
+    // “l'olio”, “d’eau”: the article goes before
+    const elided = /^(?:l|d|dell|nell|all|sull|dall|qu|j|n|s|c)['’](?=\p{L})/iu.exec(m[0])?.[0].length ?? 0;
+    if (elided > 0) {
+      m.index += elided;
+      m[0] = m[0].slice(elided);
+    }
     const between = text.slice(last, m.index);
     const parted = /[.;!?:\n]/.test(between)
       ? 'stop'

@@ -42,7 +42,7 @@ export function saidShare(before: string, line: Line, after = ''): SaidShare {
   const said = `${text}${/\b(?:of)\s*(?:the|your)?\s*$/iu.test(before) ? ' of' : ''}`;
   if (rest.test(text) || rest.test(said)) return 'rest';
   for (const [pattern, share] of fractions) if (pattern.test(text) || pattern.test(said)) return { share };
-  if (/^\s*,?\s*(?:half|half of it)\b(?! an| a)/iu.test(after)) return { share: 0.5 };
+  if (/^\s*,?\s*half(?: of it)?\s*(?:[,.;)]|$)/iu.test(after)) return { share: 0.5 };
   // an amount: from the number nearest before the name
   const starts = [
     ...text.matchAll(

@@ -14,12 +14,12 @@ const english: ReadonlyMap<string, Act> = new Map([
   ),
   ...of(
     'mix',
-    'mix, stir together, whisk, toss, rub, beat, combine, cream, fold together, sift, blitz together, dust, coat, dredge, mash, work, turn into, dissolve, incorporate',
+    'mix, fluff, stir together, whisk, toss, rub, beat, combine, cream, fold together, sift, blitz together, dust, coat, dredge, mash, work, turn into, dissolve, incorporate',
   ),
   ...of('knead', 'knead'),
   ...of('brown', 'brown, sear, char, colour, color'),
   ...of('soften', 'sweat, soften, sauté, saute, wilt, caramelise, caramelize'),
-  ...of('fry', 'fry, griddle, grill, stir-fry, deep-fry, pan-fry, crisp, shallow-fry, barbecue'),
+  ...of('fry', 'fry, scramble, griddle, grill, stir-fry, deep-fry, pan-fry, crisp, shallow-fry, barbecue'),
   ...of('melt', 'melt, toast, bloom, temper, dry-fry, warm through'),
   ...of('boil', 'boil, blanch, parboil, scald'),
   ...of('simmer', 'simmer, stew, braise, poach, bubble, cook down, blip'),
@@ -34,23 +34,23 @@ const english: ReadonlyMap<string, Act> = new Map([
   ...of('freeze', 'freeze, open-freeze, dehydrate, tray-freeze, dry'),
   ...of('blend', 'blend, blitz, purée, puree, pulse, whizz, liquidise, liquidize, process, whiz, zap'),
   ...of('strain', 'strain, drain, sieve, press, pass, push through, filter, wring, rice, spin'),
-  ...of('shape', 'shape, roll, form, wrap, stuff, crimp, pinch, flatten, divide, mould, pat, braid, fold up, knot, portion up'),
+  ...of('shape', 'shape, roll, form, wrap, stuff, crimp, pinch, flatten, mould, pat, braid, fold up, knot, portion up'),
   ...of(
     'fill',
-    'fill, layer, line, spoon, jar, bag, pack, pot up, portion, spread, ladle, pipe, assemble, build up, build, stack, bottle, lay, arrange, box, tip, brush, butter, grease, oil, top, nestle, press flat, dollop, ice',
+    'fill, divide, layer, line, spoon, jar, bag, pack, pot up, portion, spread, ladle, pipe, assemble, build up, build, stack, bottle, lay, arrange, box, tip, brush, butter, grease, oil, top, nestle, press flat, dollop, ice',
   ),
   ...of('finish', 'season, adjust, taste, glaze, salt, sharpen, sweeten'),
   ...of('serve', 'serve, dress, garnish, reheat, warm up, eat, plate up'),
   ...of(
     'add',
-    'add, stir in, stir, pour, put, place, throw, drop, scatter, sprinkle, fold, return, tip in, whisk in, mix in, drizzle, crumble over, deglaze, bind, bring together, moisten, top up, slide, give, set, sink, swirl, work in, beat in, transfer, use, pop, chuck, splash, squeeze over, loosen, thin, stick, go in, goes in, let down, fork, fork through, go, goes',
+    'add, stir in, stir, pour, put, place, throw, drop, scatter, sprinkle, fold, return, tip in, whisk in, mix in, drizzle, crumble over, deglaze, bind, bring together, moisten, top up, slide, give, set, sink, swirl, work in, beat in, transfer, use, pop, chuck, splash, squeeze over, loosen, thin, stick, go in, goes in, let down, finish, plunge, fork, fork through, go, goes',
   ),
   ...of(
     'small',
     'cover, turn, lift, lift out, take, take out, remove, discard, skim, keep, reserve, hold, save, set aside, check, turn off, turn up, turn down, uncover, flip, fish out, throw away, wet, wrap tightly, baste, shake, let, wipe, open, close, seal, label, slip, look in, get, refresh, unmould, tap, lower, raise, date, have, make sure, test, push, leave out, store, wash up, scrape down',
   ),
-  ...of('heat', 'heat, warm, bring, get'),
-  ...of('cook', 'cook, make, do, prepare, finish'),
+  ...of('heat', 'heat, warm, bring, get, sterilise, sterilize'),
+  ...of('cook', 'cook, make, do, prepare, microwave'),
 ]);
 
 /** Stems of verbs of other languages, in the form a recipe orders with, anywhere in a sentence. */
@@ -66,7 +66,7 @@ const others: Readonly<Record<Exclude<Language, 'en'>, readonly (readonly [RegEx
     [/^(?:scharf )?anbraten$|^bräunen$/, 'brown'],
     [/^(?:an|glasig )?dünsten$|^anschwitzen$|^(?:an)?schwitzen$|^andünsten$/, 'soften'],
     [/^braten$|^ausbacken$|^frittieren$|^grillen$/, 'fry'],
-    [/^(?:mit|an)?rösten$|^schmelzen$|^zerlassen$/, 'melt'],
+    [/^(?:an)?rösten$|^schmelzen$|^zerlassen$/, 'melt'],
     [/^(?:auf|ab|vor)?kochen$|^blanchieren$|^garen$/, 'boil'],
     [/^köcheln$|^schmoren$|^ziehen$|^simmern$|^weichkochen$/, 'simmer'],
     [/^(?:ein|re)(?:kochen|duzieren)$|^reduzieren$/, 'reduce'],
@@ -79,11 +79,14 @@ const others: Readonly<Record<Exclude<Language, 'en'>, readonly (readonly [RegEx
     [/^(?:fein )?pürieren$|^mixen$|^zermahlen$/, 'blend'],
     [/^(?:ab)?(?:gießen|giessen|seihen|tropfen|schöpfen)$|^passieren$|^abschrecken$|^ausdrücken$|^pressen$|^abspülen$/, 'strain'],
     [/^(?:aus)?formen$|^(?:aus|auf)?rollen$|^wickeln$|^falten$/, 'shape'],
-    [/^(?:ab|ein|be)?füllen$|^schichten$|^verteilen$|^auslegen$|^fetten$|^einfetten$|^bestreichen$|^portionieren$|^belegen$/, 'fill'],
+    [
+      /^(?:ab|ein|be|um|auf)?füllen$|^(?:ein|auf|über)?schichten$|^ein(?:fetten|legen|buttern)$|^(?:aus|be)(?:legen|streichen|buttern)$|^schichten$|^verteilen$|^auslegen$|^fetten$|^einfetten$|^bestreichen$|^portionieren$|^belegen$/,
+      'fill',
+    ],
     [/^(?:ab)?schmecken$|^würzen$|^salzen$|^pfeffern$/, 'finish'],
     [/^servieren$|^anrichten$|^reichen$/, 'serve'],
     [
-      /^(?:da|hin|hinein)?(?:zu)?geben$|^dazugeben$|^hinzufügen$|^zufügen$|^unter(?:rühren|heben|mischen|ziehen)$|^ein(?:rühren|streuen)$|^ablöschen$|^aufgießen$|^angießen$|^bestreuen$|^legen$|^bedecken$|^zugeben$|^auffüllen$|^hineingeben$/,
+      /^(?:da|hin|hinein)?(?:zu)?geben$|^dazugeben$|^hinzufügen$|^zufügen$|^unter(?:rühren|heben|mischen|ziehen)$|^ein(?:rühren|streuen)$|^ablöschen$|^(?:dar)?über(?:gießen|streuen|geben)$|^(?:dar|hin|unter|ein|be|auf|an|zu)\w*(?:streuen|träufeln|geben|gießen|rühren|heben|mischen)$|^aufgießen$|^angießen$|^bestreuen$|^mit(?:rösten|braten|kochen|dünsten|köcheln|garen)$|^legen$|^bedecken$|^zugeben$|^auffüllen$|^hineingeben$/,
       'add',
     ],
     [/^lassen$|^zudecken$|^abdecken$|^entfernen$|^nehmen$|^herausnehmen$|^abschöpfen$|^beiseitestellen$/, 'small'],
@@ -193,7 +196,14 @@ const longest = Math.max(...[...english.keys()].map((k) => k.split(/[ ]/).length
  */
 export function verbAt(words: readonly string[], i: number, language: Language): { act: Act; length: number } | undefined {
   if (language !== 'en') {
-    const word = words[i] ?? '';
+    // “dorarlo”, “cuocerla”: the pronoun hangs on the verb
+    const given = words[i] ?? '';
+    const word =
+      language === 'es'
+        ? given.replace(/(?<=[aei]r)(?:l[aeo]s?|se)$/, '')
+        : language === 'it'
+          ? given.replace(/(?<=[aei]r)(?:l[aeio]|ne|vi)$/, 'e')
+          : given;
     const act = others[language].find(([pattern]) => pattern.test(word))?.[1];
     return act && { act, length: 1 };
   }

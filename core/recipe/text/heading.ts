@@ -17,5 +17,5 @@ export function headingOf(written: string, text: string): string | undefined {
   if (inner !== undefined && !/^[\d¼-¾⅐-⅞]/u.test(bare)) return bare;
   if (/[:：]$/u.test(text) && (!/\d/.test(text) || /^for\b/i.test(text))) return bare;
   if (/^(?:for|für|pour|per|para)\s+(?:the|den|die|das|la|le|les|il|los|las|el)\s+[\p{L}\s-]+$/iu.test(bare)) return bare;
-  return /^\P{Ll}+$/u.test(bare) && sections.test(bare) ? bare : undefined;
+  return /^\p{Lu}/u.test(bare) && sections.test(bare) ? bare : undefined;
 }

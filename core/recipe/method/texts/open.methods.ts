@@ -35,7 +35,7 @@ const first: readonly LabelledMethod[] = [
     text: 'Cook the millet in the milk, 20 min. The plums (halved last night and left in sugar) go under half of it in four moulds; top with the rest and bake at gas 5 for 25, covered. Cold with cream.',
     steps: [
       { at: 'Cook the millet', takes: 'a b', wait: 20 },
-      { at: 'The plums', takes: 'c d' },
+      { at: 'go under half', takes: 'c d' },
       { at: 'bake at gas 5', wait: 25 },
       { at: 'Cold with cream', takes: 'e', serve: true },
     ],
