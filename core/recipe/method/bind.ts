@@ -169,7 +169,7 @@ function spokenIn(ctx: Context, paragraphs: readonly string[], n: number): Spoke
       ? first + 1
       : first;
   return p.segments.flatMap((s, k) =>
-    mentionsIn(s.tokens, ctx.lines, s.verbs).map((m): Spoken => ({
+    mentionsIn(s.tokens, ctx.lines, s.verbs, (l) => inSection(l, p.section)).map((m): Spoken => ({
       mention: m,
       object: k <= Math.max(0, work) && isObject(s, m.from),
       act: s.act,
@@ -273,7 +273,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       refer(holder);
       continue;
     }
-    const byWord = s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
+    const byWord = s.mention.weight % 20 <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
     const made = byWord ? producerOf(ctx.pieces, ctx.bound, s.tokens[s.mention.to]!.stem, n) : undefined;
     if (made !== undefined && (left < 0.01 || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {
       refer(made);
@@ -315,7 +315,12 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
           (l) => !p.section || !l.line.section || inSection(l, p.section) || !ctx.lines.some((x) => inSection(x, p.section)),
         );
         const fresh = mine.filter((l) => (ctx.left.get(l.line) ?? 0) > 0.01 && !own.has(l.line));
-        const later = fresh.filter((l) => ![...(ctx.namedIn.get(l.line.id) ?? [])].some((k) => k < n));
+        const named = (l: LineNames, when: (k: number) => boolean): boolean => [...(ctx.namedIn.get(l.line.id) ?? [])].some(when);
+        const unsaid = fresh.filter((l) => !named(l, (k) => k < n));
+        // what is put in by name later is not meant yet; where most of them are in, no other is
+        const meant = unsaid.filter((l) => !named(l, (k) => k > n));
+        const within = mine.filter((l) => (ctx.left.get(l.line) ?? 0) < 0.01 && !own.has(l.line)).length;
+        const later = within >= 2 && !/\ball\b/iu.test(before) ? [] : meant.length > 0 || within > 0 ? meant : unsaid;
         if (!s.quiet.has(i) && later.length > 0 && !/ing$/.test(s.tokens[i - 1]?.word ?? '')) {
           for (const l of later) {
             const said = saidShare(before, l.line);
@@ -342,7 +347,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
           ? ctx.lines.find(
               (l) =>
                 [...l.words].some((w) => w.length > 3 && t.stem.startsWith(w)) &&
-                /(?:mischung|masse|sosse|teig|creme|sud|fullung)$/.test(t.stem),
+                /(?:mischung|masse|sosse|teig|creme|sud|fullung|mus|brei)$/.test(t.stem),
             )
           : undefined;
       if (compound) {

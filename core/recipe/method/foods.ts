@@ -38,7 +38,12 @@ const written = (line: Line): string =>
 /** @example namesOf(line, finder).heads.has('leek') // true for “2 leeks, sliced” */
 export function namesOf(line: Line, finder: IngredientFinder | undefined): LineNames {
   const row = line.item.type === 'ingredient' ? finder?.byId(line.item.id) : undefined;
-  const texts = [line.name, written(line), ...(line.alternatives ?? []), ...(row ? [row.name, ...row.otherNames] : [])];
+  const texts = [
+    line.name.split(/[,(]/)[0] ?? line.name,
+    written(line),
+    ...(line.alternatives ?? []),
+    ...(row ? [row.name, ...row.otherNames] : []),
+  ];
   const names = texts.map(wordsOf).filter((n) => n.length > 0);
   const heads = new Set<string>();
   const words = new Set<string>();
@@ -105,8 +110,14 @@ function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: n
 /**
  * Where a sentence speaks of lines, the longest name first; several lines of one weight at one word are all told.
  * @param skip words that stand as verbs and mean no food
+ * @param prefer lines of the section that is told of, which stand before others of their name
  */
-export function mentionsIn(tokens: readonly Token[], lines: readonly LineNames[], skip: ReadonlySet<number>): Mention[] {
+export function mentionsIn(
+  tokens: readonly Token[],
+  lines: readonly LineNames[],
+  skip: ReadonlySet<number>,
+  prefer?: (line: LineNames) => boolean,
+): Mention[] {
   const found: Mention[] = [];
   for (let i = 0; i < tokens.length; i += 1) {
     if (skip.has(i)) continue;
@@ -114,7 +125,7 @@ export function mentionsIn(tokens: readonly Token[], lines: readonly LineNames[]
     for (const line of lines) {
       const w = weightAt(tokens, i, line);
       if (!w) continue;
-      const m = { line, from: i, to: w.to, weight: w.weight };
+      const m = { line, from: i, to: w.to, weight: w.weight + (prefer?.(line) ? 20 : 0) };
       const best = here[0]?.weight ?? 0;
       if (w.weight > best) here = [m];
       else if (w.weight === best) here.push(m);

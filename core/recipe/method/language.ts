@@ -36,7 +36,7 @@ export function stemOf(word: string): string {
     .replace(/['’]s$/, '');
   if (low.length < 4) return low;
   if (/ies$/.test(low) && low.length > 5) return `${low.slice(0, -3)}y`;
-  if (/ves$/.test(low)) return low.replace(/ves$/, low.endsWith('aves') || low.endsWith('ives') || low.endsWith('oves') ? 've' : 'f');
+  if (/(?:oa|ea|al|el|ni)ves$/.test(low)) return low.replace(/ves$/, 'f');
   if (/(?:oes|ches|shes|sses|xes)$/.test(low)) return low.slice(0, -2);
   if (/[^su]s$/.test(low)) return low.slice(0, -1);
   return low;

@@ -128,7 +128,7 @@ export function heatOf(text: string): number | undefined {
   const f = /(\d{3})\s*(?:°|º|degrees?)?\s*F\b/u.exec(text);
   const mark = /\bgas(?: mark)?\s*(\d)\b/iu.exec(text);
   const fan = /\b(?:fan|umluft|convection|chaleur tournante|aire|ventilato)\b/iu.test(text);
-  const core = /\d{2,3}\s*°?\s*C\b[^.;]*\b(?:core|inside|centre|center|probe)\b/iu.test(text) && !/\bat \d{2,3}/iu.test(text);
+  const core = /\d{2,3}\s*°?\s*C\b[^.;]*\b(?:core|inside|centre|center|middle|probe)\b/iu.test(text) && !/\bat \d{2,3}/iu.test(text);
   const value = core
     ? undefined
     : c
@@ -142,7 +142,14 @@ export function heatOf(text: string): number | undefined {
             : /(?:oven|roast|bake)[^.]*?\b(?:at|to|,)\s*(1[2-9]0|2[0-5]0)\b(?!\s*(?:g|ml|min))/iu.exec(text)
               ? Number(/(?:at|to|,)\s*(1[2-9]0|2[0-5]0)\b/iu.exec(text)?.[1])
               : undefined;
-  if (value === undefined || value < 30 || value > 400 || Number.isNaN(value)) return undefined;
+  if (
+    value === undefined ||
+    value < 30 ||
+    (value < 90 && !/\boven|ofen|four|horno|forno/iu.test(text)) ||
+    value > 400 ||
+    Number.isNaN(value)
+  )
+    return undefined;
   return fan ? value + 20 : value;
 }
 

@@ -32,6 +32,7 @@ const wordsOfKind: readonly (readonly [RegExp, WorkKind])[] = [
   ],
   [/\bremojo\b/iu, 'soak'],
   [/\b(?:boil|kochen bringen|ébullition|hervor|ebollizione|bollore)\b/iu, 'boil'],
+  [/\b(?:dehydrator|dryer|dörrgerät)\b/iu, 'freeze'],
   [/\b(?:freezer|froster|congélateur|congelador)\b/iu, 'freeze'],
   [/\b(?:fridge|kühlschrank|frigo|réfrigérateur|nevera|frigorífico|frigorifero)\b/iu, 'cool'],
   [/\bpurée\b/iu, 'blend'],
@@ -63,7 +64,9 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
       if (oven.test(said) || /\bau four\b/iu.test(said)) return 'bake';
       if (/\bstirring(?: all| the whole|\s*[.,])|\bconstantly\b/iu.test(said)) return 'soften';
       if (
-        /\b(?:golden|translucent|glassy|slowly|caramelised)\b/iu.test(said) &&
+        /\b(?:golden|translucent|glassy|slowly|caramelised|in (?:the |a little |some |half the )?(?:butter|oil|lard|ghee|fat|dripping))\b/iu.test(
+          said,
+        ) &&
         !lid.test(said) &&
         !readDurations(said).some((d) => d.low > 30)
       )
@@ -75,9 +78,12 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
       if (longTime(said) && /\b(?:trays?|sheets?|roasting tin|blech|plaque)\b/iu.test(said)) return 'bake';
       return longTime(said) && onHob ? (named() ?? 'simmer') : undefined;
     case 'small':
+      if (/\b(?:make|prepare|do)\b[^.,;]*\b(?:sauce|roux|custard|caramel|gravy|béchamel|bechamel)\b/iu.test(said))
+        return /\bstirring\b/iu.test(said) ? 'soften' : 'simmer';
+      if (/\b(?:make|prepare|do)\b[^.,;]*\b(?:balls?|patties|rounds?|rolls|dumplings|burgers|parcels)\b/iu.test(said)) return 'shape';
       return longTime(said) ? (named() ?? (lid.test(said) || onHob ? 'simmer' : 'rest')) : undefined;
     case undefined:
-      if (/^\W*(?:oven|ofen|four|horno|forno)\b/iu.test(said)) return 'preheat';
+      if (/^\W*(?:oven|ofen|four|horno|forno)\b/iu.test(said)) return hasTime(said) ? 'bake' : 'preheat';
       if (!hasTime(said)) return undefined;
       if (oven.test(said) || heatOf(`oven at ${said}`) !== undefined || /\bat (?:1[4-9]0|2[0-5]0)\b/u.test(said)) return 'bake';
       if (s.serve) return 'serve';
@@ -227,7 +233,7 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
         past: segments.some((s) => s.past),
         meanwhile: segments[0]!.meanwhile,
         then: segments[0]!.then,
-        eve: segments.some((s) => s.eve) || dayOne,
+        eve: segments.some((s) => s.eve) || dayOne || (!segments[0]!.first && pieces.at(-1)?.eve === true),
         serve: segments.some((s) => s.serve),
       });
       open = [];

@@ -3,7 +3,7 @@ import type { Piece } from './pieces.ts';
 
 /** Words for what steps make, and how a step shows that it made it. */
 const products: readonly (readonly [words: string, made: RegExp])[] = [
-  ['dough pastry teig pâte masa impasto', /\b(?:dough|knead|flour|pastry|teig|kneten|pâte|masa|impast)/iu],
+  ['dough pastry teig pâte masa impasto', /\b(?:dough|knead|flour|pastry|pâte|masa|impast)|teig|kneten/iu],
   ['batter', /\b(?:batter|whisk|flour)/iu],
   [
     'filling füllung farce relleno ripieno stuffing',

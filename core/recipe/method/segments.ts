@@ -56,7 +56,7 @@ const eveWords =
 const nextDayWords =
   /\b(?:next (?:day|morning)|the following (?:day|morning)|day (?:two|2)|in the morning|am nächsten (?:tag|morgen)|le lendemain|al día siguiente|il giorno dopo)\b/iu;
 const serveWords =
-  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?: you| of|[,.:;]| |$)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
+  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?! before)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
 const cookDayHeads =
   /^(?:to (?:cook|eat|serve|heat|reheat|bake|finish on the day)|on the day|serving|eating day|zum servieren|pour servir|para servir|per servire)\b/iu;
 
@@ -65,7 +65,7 @@ const object =
   /^(?:the|a|an|each|every|it|them|your|two|three|four|well|lightly|both|all|everything|this|these|with|over|generously|together)$/;
 /** Things that are foods: in the middle of a sentence an order only with an object of its own. */
 const alsoFoods = new Set(
-  'butter oil salt flour ice stock cream rice zest pepper juice paste mash puree purée sauce peel water honey crisp date shell stone core season top'.split(
+  'butter oil salt flour mince ice stock cream rice zest pepper juice paste mash puree purée sauce peel water honey crisp date shell stone core season top'.split(
     ' ',
   ),
 );
@@ -86,6 +86,7 @@ interface Found {
 function masked(tokens: readonly Token[], language: Language): boolean[] {
   const mask = tokens.map(() => false);
   for (let i = 0; i < tokens.length; i += 1) {
+    if (/^(?:ce|tanto|dessen)$/.test(tokens[i + 1]?.word ?? '')) continue;
     if (!conditions.test(tokens[i]!.word) && !(whiles.test(tokens[i]!.word) && (i === 0 || tokens[i]!.word !== 'as'))) continue;
     for (let k = i; k < tokens.length; k += 1) {
       if (k > i && tokens[k]!.before !== 'space') break;

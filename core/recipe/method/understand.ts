@@ -43,6 +43,16 @@ export interface MethodContext {
   massG?: (line: Line) => number | undefined;
 }
 
+/** All that a step waits for, through and through. */
+function reached(after: readonly number[][], i: number, seen = new Set<number>()): Set<number> {
+  for (const k of after[i]!)
+    if (!seen.has(k)) {
+      seen.add(k);
+      reached(after, k, seen);
+    }
+  return seen;
+}
+
 /** Moments: what follows from a step at table is at table too; what is thawed before anything was frozen is a day ahead. */
 function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: readonly { line: Line }[][]): UnderstoodStep['moment'][] {
   const frozen = pieces.findIndex((p) => /\b(?:freeze|frozen|freezer|froster|einfrieren|congel|surgel)/iu.test(p.text));
@@ -53,6 +63,9 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
     if (p.serve || only) return 'serve';
     return p.eve ? 'eve' : 'batch';
   });
+  // what an overnight wait needs is done before it
+  for (let i = pieces.length - 1; i >= 0; i -= 1)
+    if (moments[i] === 'eve') for (const k of reached(after, i)) if (moments[k] === 'batch') moments[k] = 'eve';
   for (let again = true; again;) {
     again = false;
     pieces.forEach((_p, i) => {

@@ -31,7 +31,7 @@ const english: ReadonlyMap<string, Act> = new Map([
   ...of('rest', 'rest, stand, prove, proof, relax, rise, leave, infuse, ferment, hang, ripen'),
   ...of('soak', 'soak, marinate, steep, cure, brine, macerate, hydrate'),
   ...of('cool', 'cool, chill, refrigerate, thaw, defrost'),
-  ...of('freeze', 'freeze, open-freeze, dehydrate, tray-freeze, dry'),
+  ...of('freeze', 'freeze, open-freeze, dehydrate, tray-freeze'),
   ...of('blend', 'blend, blitz, purée, puree, pulse, whizz, liquidise, liquidize, process, whiz, zap'),
   ...of('strain', 'strain, drain, sieve, press, pass, push through, filter, wring, rice, spin'),
   ...of('shape', 'shape, roll, form, wrap, stuff, crimp, pinch, flatten, mould, pat, braid, fold up, knot, portion up'),
@@ -47,10 +47,10 @@ const english: ReadonlyMap<string, Act> = new Map([
   ),
   ...of(
     'small',
-    'cover, turn, lift, lift out, take, take out, remove, discard, skim, keep, reserve, hold, save, set aside, check, turn off, turn up, turn down, uncover, flip, fish out, throw away, wet, wrap tightly, baste, shake, let, wipe, open, close, seal, label, slip, look in, get, refresh, unmould, tap, lower, raise, date, have, make sure, test, push, leave out, store, wash up, scrape down',
+    'dry, make, do, prepare, cover, turn, lift, lift out, take, take out, remove, discard, skim, keep, reserve, hold, save, set aside, check, turn off, turn up, turn down, uncover, flip, fish out, throw away, wet, wrap tightly, baste, shake, let, wipe, open, close, seal, label, slip, look in, get, refresh, unmould, tap, lower, raise, date, have, make sure, test, push, leave out, store, wash up, scrape down',
   ),
   ...of('heat', 'heat, warm, bring, get, sterilise, sterilize'),
-  ...of('cook', 'cook, make, do, prepare, microwave'),
+  ...of('cook', 'cook, microwave'),
 ]);
 
 /** Stems of verbs of other languages, in the form a recipe orders with, anywhere in a sentence. */
