@@ -110,6 +110,8 @@ function holderOf(ctx: Context, line: Line, before: number): number | undefined 
   return order.find((i) => ctx.open.has(i) && holds(i, new Set())) ?? order.find((i) => holds(i, new Set()));
 }
 
+const restAlone =
+  /\b(?:the )?(?:remaining(?: \d+ ?(?:g|ml))?|rest|other half|remainder)(?=\s*(?:[,.;]|$|in\b|and\b|plus\b|over\b|on\b|with\b|to\b))/iu;
 const everything = /\b(?:everything|the lot|all of it|all the ingredients|all ingredients|alles|alle zutaten|tout|todo|tutto)\b/iu;
 const everythingElse =
   /\b(?:everything else|all else|(?:the )?(?:rest of the|remaining|other) ingredients|all the rest|alle übrigen|restlichen zutaten|tous les autres|los demás|tutto il resto|the rest)(?![^.,;]*\bof\b)\b/iu;
@@ -273,9 +275,11 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       refer(holder);
       continue;
     }
-    const byWord = s.mention.weight % 20 <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
+    const byWord = s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
     const made = byWord ? producerOf(ctx.pieces, ctx.bound, s.tokens[s.mention.to]!.stem, n) : undefined;
-    if (made !== undefined && (left < 0.01 || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {
+    const compoundName =
+      s.mention.line.words.size > 1 && /^(?:sauce|paste|dough|filling|batter|base|mixture|dressing)$/.test(s.tokens[s.mention.to]!.stem);
+    if (made !== undefined && (left < 0.01 || compoundName || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {
       refer(made);
       continue;
     }
@@ -298,6 +302,15 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
     } else refer(holder);
   }
   divideLast(ctx, b, n);
+  const partial =
+    restAlone.test(p.text) && !spoken.some((s) => s.said === 'rest')
+      ? [...ctx.left].findLast(([line, left]) => left > 0.01 && left < 0.99 && ctx.bound.some((x) => x?.uses.has(line)))
+      : undefined;
+  if (partial) {
+    use(ctx, b, partial[0], partial[1]);
+    own.add(partial[0]);
+    if (p.segments[0]!.act === 'melt') mainFood = true;
+  }
   // groups, results and words for what is there
   p.segments.forEach((s) => {
     s.tokens.forEach((t, i) => {
@@ -396,8 +409,9 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
         if (spokenOf >= 0) refer(spokenOf);
         return;
       }
+      const themToo = /^(?:them|these)$/.test(t.word) && b.uses.size > 0 && b.takes.size === 0 && !mainFoodOf(ctx, b);
       const withIt = /^(?:it|them)$/.test(t.word) && b.uses.size === 0 && /^(?:with|in|over|into|to|on)$/.test(s.tokens[i - 1]?.word ?? '');
-      if (pronouns.has(t.word) && (t.at < firstFood || withIt) && !s.quiet.has(i)) {
+      if (pronouns.has(t.word) && (t.at < firstFood || withIt || themToo) && !s.quiet.has(i)) {
         if (t.word === 'this' && s.tokens[i + 1]?.before === 'space' && isProduct(s.tokens[i + 1]!.stem)) return;
         if (/^(?:le|les|lo|los|la|las)$/.test(t.word)) return;
         if (t.word === 'all' || t.word === 'rest') return;
@@ -417,7 +431,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
   const unnamed = (l: LineNames): boolean => ![...(ctx.namedIn.get(l.line.id) ?? [])].some((k) => k > n);
   const free = sectionLines.filter((l) => l.line.moment === 'batch' && (ctx.left.get(l.line) ?? 0) > 0.99 && !own.has(l.line));
   const except = exceptWords.exec(text)?.[1];
-  const elseWords = everythingElse.test(text) && !except;
+  const elseWords = everythingElse.test(text) && !except && partial === undefined;
   if (except !== undefined || elseWords || everything.test(text)) {
     const not =
       except === undefined
@@ -474,7 +488,9 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
     for (const i of ctx.open) if (!ctx.pieces[i]!.serve && !readies(ctx.pieces[i]!) && ctx.pieces[i]!.kind !== 'preheat') b.takes.add(i);
   } else if (b.takes.size === 0 && last !== undefined) {
     const startsAnew = p.meanwhile && mainFood;
-    const anew = puts ? b.uses.size > 0 && freshPot(ctx, b) : mainFood && !intoPot.test(p.text);
+    const anew = puts
+      ? b.uses.size > 0 && freshPot(ctx, b)
+      : (mainFood && !intoPot.test(p.text)) || (b.uses.size > 0 && inNewVessel.test(p.text));
     if (!startsAnew && !anew && !(p.serve && mainFood && !puts)) b.takes.add(frontier(ctx, last, n));
     // “scatter it on top”: what was made apart, and what it goes on
     const apart = ctx.bound[last]!.takes.size === 0 && !p.segments[0]!.first && p.segments[0]!.act === 'add';
@@ -499,6 +515,10 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
 
 const newVessel =
   /\b(?:in|into|onto|on) (?:a|an|another|two|three|your)\s+(?:[\w-]+ ){0,2}(?:pot|pan|bowl|tray|trays|dish|dishes|tin|jar|saucepan|casserole|sheet|moulds?)\b/iu;
+
+/** “In a saucepan make …”, “in another pan”. */
+const inNewVessel =
+  /^\W*(?:\d+[.)]\s*)?in (?:a|an|another) (?:[\w-]+ ){0,2}(?:pot|pan|bowl|saucepan|jug|casserole)\b|\bin (?:another|a second|a separate|a clean) (?:pot|pan|bowl|saucepan)\b/iu;
 
 /** “Pour the stock over the couscous”, “tip the vegetables onto a tray”: something begins of its own. */
 const freshPot = (ctx: Context, b: Bound): boolean =>
@@ -552,6 +572,10 @@ function potBefore(ctx: Context, b: Bound, n: number): number | undefined {
   }
   return undefined;
 }
+
+/** Whether what goes in is a food of its own, not only fat and seasoning. */
+const mainFoodOf = (ctx: Context, b: Bound): boolean =>
+  [...b.uses.keys()].some((line) => ctx.lines.some((l) => l.line === line && !minor(l)));
 
 /** “Drain the beans, add with the water”: made ready, and put to what stands there. */
 const addsLater = (p: Piece, mainFood: boolean): boolean =>
@@ -628,7 +652,7 @@ export function bindPieces(pieces: readonly Piece[], lines: readonly LineNames[]
   pieces.forEach((p, n) => {
     for (const s of p.segments)
       for (const m of mentionsIn(s.tokens, lines, s.verbs)) {
-        if (s.quiet.has(m.from)) continue;
+        if (s.quiet.has(m.from) || (m.from === m.to && m.weight <= 7 && m.line.words.size > 1 && isProduct(s.tokens[m.to]!.stem))) continue;
         const set = namedIn.get(m.line.line.id) ?? new Set<number>();
         namedIn.set(m.line.line.id, set.add(n));
       }

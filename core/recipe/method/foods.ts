@@ -125,10 +125,11 @@ export function mentionsIn(
     for (const line of lines) {
       const w = weightAt(tokens, i, line);
       if (!w) continue;
-      const m = { line, from: i, to: w.to, weight: w.weight + (prefer?.(line) ? 20 : 0) };
-      const best = here[0]?.weight ?? 0;
-      if (w.weight > best) here = [m];
-      else if (w.weight === best) here.push(m);
+      const m = { line, from: i, to: w.to, weight: w.weight };
+      const rank = (x: Mention): number => x.weight + (prefer?.(x.line) ? 100 : 0);
+      const best = here[0] ? rank(here[0]) : 0;
+      if (rank(m) > best) here = [m];
+      else if (rank(m) === best) here.push(m);
     }
     if (here.length > 0) {
       found.push(...here);
@@ -213,7 +214,10 @@ const byName: readonly (readonly [RegExp, RegExp])[] = [
     /^(?:spice|gewurz|gewurze|epice|especia|spezie)$/,
     /\b(?:cardamom|fenugreek|star anise|sumac|fennel seeds?|mustard seeds?|cumin seeds?|coriander seeds?)\b/iu,
   ],
-  [/^(?:cheese|kase|fromage|queso|formaggio)$/, /(?:cheese|käse|fromage|queso|formaggio|comté|kefalotyri|gruy)/iu],
+  [
+    /^(?:cheese|kase|fromage|queso|formaggio)$/,
+    /(?:cheese|käse|fromage|queso|formaggio|comté|kefalotyri|gruy|cheddar|gouda|emmental|manchego|pecorino|halloumi|stilton|camembert|bergk)/iu,
+  ],
   [/^(?:bean|pulse)$/, /\b(?:beans?|chickpeas?|lentils?|peas)\b/iu],
   [/^(?:fish|fisch|poisson|pescado)$/, /\b(?:cod|haddock|hake|trout|herring|pollack|fish|fisch)\b/iu],
   [/^(?:fruit|obst)$/, /\b(?:quinces?|apples?|pears?|plums?|berries|damsons?|figs?)\b/iu],

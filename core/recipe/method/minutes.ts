@@ -15,7 +15,7 @@ export interface StepMinutes {
 
 /** “for 50.”, “another 20”, “a further 15”: minutes that go without saying. */
 const bare =
-  /\b(?:for(?: about| around)?|another|a further|further|about|noch|weitere|encore|otros)\s+(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?=\s*(?:[.,;)]|$|more\b|until\b|till\b|covered\b|then\b|and\b))/giu;
+  /\b(?:for(?: about| around)?|cook|simmer|fry|bake|boil|roast|steam|another|a further|further|about|noch|weitere|encore|otros)\s+(\d{1,3})(?:\s*(?:-|–|to)\s*(\d{1,3}))?(?=\s*(?:[.,;)]|$|more\b|until\b|till\b|covered\b|then\b|and\b))/giu;
 const batches =
   /\b(?:in|over) (\w+) (?:batches|loads|goes|lots|turns|portionen|fournées|tandas)\b|\b(a third|half|a quarter) at a time\b/iu;
 const eachOne = /^\s*(?:each|apiece|per (?:batch|load|pancake|piece)|a batch|je\b|chacun|cada)/iu;

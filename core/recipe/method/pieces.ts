@@ -60,6 +60,7 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
       if (oven.test(said)) return 'preheat';
       return named() ?? 'melt';
     case 'cook':
+      if (/\b(?:dry pan|hot pan|griddle|a side|each side)\b/iu.test(said)) return 'fry';
       if (/\b(?:slow cooker|schongarer|mijoteuse)\b/iu.test(said)) return 'slow';
       if (oven.test(said) || /\bau four\b/iu.test(said)) return 'bake';
       if (/\bstirring(?: all| the whole|\s*[.,])|\bconstantly\b/iu.test(said)) return 'soften';
@@ -132,6 +133,10 @@ const waited = (piece: readonly Taken[], text: string): boolean =>
       longTime(said)
     );
   });
+
+/** A sentence that tells about the dish and orders nothing. */
+const tells =
+  /\b(?:is|are|can|could|may|might|will|has|have|keeps?|makes|was|were|need|needs|should|works?|tastes?|freezes?)\b(?![^.]*\b(?:goes?|go) in\b)/iu;
 
 const boilUp = /\b(?:bring|come)s?\b[^.;]*\b(?:boil|simmer|bubble)\b|\bup\b|aufkochen|ébullition|hervor/iu;
 
@@ -233,8 +238,8 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
         past: segments.some((s) => s.past),
         meanwhile: segments[0]!.meanwhile,
         then: segments[0]!.then,
-        eve: segments.some((s) => s.eve) || dayOne || (!segments[0]!.first && pieces.at(-1)?.eve === true),
-        serve: segments.some((s) => s.serve),
+        eve: segments.some((s) => s.eve) || dayOne || (!segments[0]!.first && pieces.at(-1)?.eve === true && !pieces.at(-1)!.serve),
+        serve: segments.some((s) => s.serve) || (!segments[0]!.first && pieces.at(-1)?.serve === true),
       });
       open = [];
     };
@@ -268,8 +273,8 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
       }
       const before = open.findLast((t) => t.kind !== undefined)?.kind ?? pieces.at(-1)?.kind;
       const taken: Taken = { segment: s, kind: kindOf(s, text, before), foods: hasFoods(s) };
-      const empty = s.act === undefined && !taken.foods && taken.kind === undefined;
-      if (open.length > 0 && cutsHere(open, taken, text)) close(s.at);
+      const empty = s.act === undefined && taken.kind === undefined && !s.serve && (!taken.foods || tells.test(text.slice(s.at, s.end)));
+      if (open.length > 0 && !(empty && s.section === undefined) && cutsHere(open, taken, text)) close(s.at);
       if (s.section !== undefined) {
         section = s.section;
         dayOne = /\bday (?:1|one)\b|\btag 1\b|jour 1|día 1/iu.test(s.section);

@@ -241,7 +241,8 @@ function headed(s: Sentence, text: string, language: Language, alone: boolean): 
 }
 
 /** “For the sauce, melt …”: a section by words. */
-const forThe = /^(?:for|to make|für|pour|para|per) (?:the|den|die|das|le|la|les|el|los|las|il|lo) ([\p{L}-]+)[,:]/iu;
+const forThe =
+  /^(?:for|to make|für|pour|para|per) (?:the|den|die|das|le|la|les|el|los|las|il|lo) ([\p{L}-]+)(?:[,:]|\s+(?=(?:combine|mix|whisk|stir|melt|blend|toast|fry|heat|rub|beat|put|simmer|chop|knead|bring|soften|sweat|cook)\b))/iu;
 
 /**
  * A paragraph as its acts of work, each with the words it is told in.

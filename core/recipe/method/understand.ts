@@ -63,9 +63,6 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
     if (p.serve || only) return 'serve';
     return p.eve ? 'eve' : 'batch';
   });
-  // what an overnight wait needs is done before it
-  for (let i = pieces.length - 1; i >= 0; i -= 1)
-    if (moments[i] === 'eve') for (const k of reached(after, i)) if (moments[k] === 'batch') moments[k] = 'eve';
   for (let again = true; again;) {
     again = false;
     pieces.forEach((_p, i) => {
@@ -75,6 +72,9 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
       }
     });
   }
+  // what an overnight wait needs is done before it
+  for (let i = pieces.length - 1; i >= 0; i -= 1)
+    if (moments[i] === 'eve') for (const k of reached(after, i)) if (moments[k] === 'batch') moments[k] = 'eve';
   return moments;
 }
 
