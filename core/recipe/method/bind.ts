@@ -98,18 +98,32 @@ function frontier(ctx: Context, i: number, n: number): number {
   return taker < 0 ? i : frontier(ctx, taker, n);
 }
 
-/** What a line has become: the last piece that holds it and that nobody has taken since. */
-function holderOf(ctx: Context, line: Line, before: number): number | undefined {
-  const holds = (i: number, seen: Set<number>): boolean => {
-    if (seen.has(i)) return false;
-    seen.add(i);
-    const b = ctx.bound[i];
-    return b !== undefined && (b.uses.has(line) || [...b.takes].some((k) => holds(k, seen)));
-  };
-  const order = [...ctx.bound.keys()].filter((i) => i !== before && ctx.bound[i] !== undefined).reverse();
-  return order.find((i) => ctx.open.has(i) && holds(i, new Set())) ?? order.find((i) => holds(i, new Set()));
+const liftsOut = /\b(?:lift|take|fish|scoop)\b[^.]*?\bout\b|\bremove the\b/iu;
+
+/** A piece that lifted a line's food out of its pot, where nobody has put it back yet. */
+function liftedFrom(ctx: Context, line: Line, n: number): number | undefined {
+  for (let i = n - 1; i >= 0; i -= 1) {
+    const { text } = ctx.pieces[i]!;
+    if (/\b(?:return|put|stir|back)\b[^.]*\bback\b|\breturn\b/iu.test(text)) return undefined;
+    if (liftsOut.test(text) && i < n - 1) return holdsLine(ctx, i, line) ? i : undefined;
+  }
+  return undefined;
 }
 
+const holdsLine = (ctx: Context, i: number, line: Line, seen = new Set<number>()): boolean => {
+  if (seen.has(i)) return false;
+  seen.add(i);
+  const b = ctx.bound[i];
+  return b !== undefined && (b.uses.has(line) || [...b.takes].some((k) => holdsLine(ctx, k, line, seen)));
+};
+
+/** What a line has become: the last piece that holds it and that nobody has taken since. */
+function holderOf(ctx: Context, line: Line, before: number): number | undefined {
+  const order = [...ctx.bound.keys()].filter((i) => i !== before && ctx.bound[i] !== undefined).reverse();
+  return order.find((i) => ctx.open.has(i) && holdsLine(ctx, i, line)) ?? order.find((i) => holdsLine(ctx, i, line));
+}
+
+const soaked = /\b(?:soaked|eingeweicht\p{L}*|trempé\p{L}*|remojad\p{L}*|ammollat\p{L}*)(?![\p{L}])/iu;
 const restAlone =
   /\b(?:the )?(?:remaining(?: \d+ ?(?:g|ml))?|rest|other half|remainder)(?=\s*(?:[,.;]|$|in\b|and\b|plus\b|over\b|on\b|with\b|to\b))/iu;
 const everything = /\b(?:everything|the lot|all of it|all the ingredients|all ingredients|alles|alle zutaten|tout|todo|tutto)\b/iu;
@@ -255,25 +269,31 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
   for (let i = 0; i < spoken.length;) {
     const here = spoken.filter((s) => at(s) === at(spoken[i]!));
     i = spoken.indexOf(here.at(-1)!) + 1;
-    const s = choose(ctx, here, p, own);
+    const both =
+      here.length > 1 && /^(?:both|all|two|beide|beiden)$/.test(here[0]!.tokens[here[0]!.mention.from - 1]?.word ?? '')
+        ? here
+        : [choose(ctx, here, p, own)];
+    for (const s of both) speakOf(s);
+  }
+  function speakOf(s: Spoken): void {
     const { line } = s.mention.line;
     const left = ctx.left.get(line) ?? 0;
     const next = s.tokens[s.mention.to + 1];
     const leftOf =
       /^(?:poach|soak|steam|cook|brais|blanch|simmer|roast|marinat|pickl)ing$/.test(s.tokens[s.mention.from - 1]?.word ?? '') &&
       s.mention.line.names.some((x) => /^(?:water|milk|stock|broth|wine|oil)$/.test(x.at(-1) ?? ''));
-    if (leftOf) continue;
+    if (leftOf) return;
     // water to soak in comes from the tap when the pot has its own later
-    if (p.kind === 'soak' && s.mention.line.row?.id === 'water' && [...(ctx.namedIn.get(line.id) ?? [])].some((k) => k > n)) continue;
+    if (p.kind === 'soak' && s.mention.line.row?.id === 'water' && [...(ctx.namedIn.get(line.id) ?? [])].some((k) => k > n)) return;
     const product = next && next.before === 'space' && isProduct(next.stem) && !s.mention.line.words.has(next.stem);
     const holder = holderOf(ctx, line, n);
     if (s.quiet || own.has(line)) {
       if (left < 0.01 && !own.has(line)) refer(holder);
-      continue;
+      return;
     }
     if (product && holder !== undefined) {
       refer(holder);
-      continue;
+      return;
     }
     const byWord = s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
     const made = byWord ? producerOf(ctx.pieces, ctx.bound, s.tokens[s.mention.to]!.stem, n) : undefined;
@@ -281,7 +301,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       s.mention.line.words.size > 1 && /^(?:sauce|paste|dough|filling|batter|base|mixture|dressing)$/.test(s.tokens[s.mention.to]!.stem);
     if (made !== undefined && (left < 0.01 || compoundName || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {
       refer(made);
-      continue;
+      return;
     }
     const share = s.said === 'rest' ? Math.max(0, left) : s.said?.share;
     if (s.said !== undefined && s.said !== 'rest' && s.said.amount !== undefined)
@@ -294,7 +314,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       } else use(ctx, b, line, share ?? (left > 0.01 ? Math.max(0, left) : undefined));
       own.add(line);
       firstFood = Math.min(firstFood, at(s));
-      if (s.object && (!minor(s.mention.line) || /^(?:melt|mix|soak|cut)$/.test(s.act ?? p.kind))) mainFood = true;
+      if (s.object && (!minor(s.mention.line) || /^(?:melt|mix|soak|cut|heat)$/.test(s.act ?? p.kind))) mainFood = true;
     } else if (pantry(s.mention.line) && !strainsIt && s.said !== 'rest' && holder !== undefined && sharable(ctx, line)) {
       for (const other of ctx.bound) if (other?.uses.has(line)) other.uses.set(line, undefined);
       b.uses.set(line, undefined);
@@ -352,7 +372,12 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
           )
             mainFood = true;
         }
-        for (const l of mine) if (!own.has(l.line) && (ctx.left.get(l.line) ?? 0) < 0.01) refer(holderOf(ctx, l.line, n));
+        for (const l of mine)
+          if (!own.has(l.line) && (ctx.left.get(l.line) ?? 0) < 0.01) {
+            const lifted = liftedFrom(ctx, l.line, n);
+            if (lifted === undefined) refer(holderOf(ctx, l.line, n));
+            else partly(lifted);
+          }
         return;
       }
       const compound =
@@ -426,6 +451,16 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
       }
     });
   });
+  const fills = p.segments.some(
+    (x) =>
+      x.verb >= 0 &&
+      /^(?:fill|stuff)$/.test(x.tokens[x.verb]!.word) &&
+      !x.tokens
+        .slice(x.verb + 1, x.verb + 4)
+        .some((t) => /^(?:tin|tins|tray|trays|jar|jars|dish|dishes|tub|tubs|pie|case|cases|ice|mould|moulds)$/.test(t.word)),
+  );
+  if (soaked.test(p.text))
+    refer([...ctx.pieces.keys()].findLast((i) => i < n && ctx.bound[i] !== undefined && ctx.pieces[i]!.kind === 'soak'));
   const { text } = p;
   const sectionLines = ctx.lines.filter((l) => !p.section || inSection(l, p.section) || !ctx.lines.some((x) => inSection(x, p.section)));
   const unnamed = (l: LineNames): boolean => ![...(ctx.namedIn.get(l.line.id) ?? [])].some((k) => k > n);
@@ -457,6 +492,10 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
     Number.POSITIVE_INFINITY,
   );
   settle(ctx, b, n, mainFood, firstRef);
+  if (fills && !mainFood) {
+    refer(producerOf(ctx.pieces, ctx.bound, 'filling', n));
+    for (const i of b.takes) if (i !== n) ctx.open.delete(i);
+  }
 }
 
 /** A line may be shared out when none of its places says how much. */
@@ -487,10 +526,12 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
   } else if (b.takes.size === 0 && opensSection && !mainFood && !p.serve) {
     for (const i of ctx.open) if (!ctx.pieces[i]!.serve && !readies(ctx.pieces[i]!) && ctx.pieces[i]!.kind !== 'preheat') b.takes.add(i);
   } else if (b.takes.size === 0 && last !== undefined) {
-    const startsAnew = p.meanwhile && mainFood;
+    const work = p.segments.find((x) => x.act !== 'small' && x.act !== undefined) ?? p.segments[0]!;
+    const beginning = p.text.slice(0, Math.max(0, work.end - p.at));
+    const startsAnew = p.meanwhile && b.uses.size > 0;
     const anew = puts
       ? b.uses.size > 0 && freshPot(ctx, b)
-      : (mainFood && !intoPot.test(p.text)) || (b.uses.size > 0 && inNewVessel.test(p.text));
+      : (mainFood && !intoPot.test(beginning)) || (b.uses.size > 0 && inNewVessel.test(p.text));
     if (!startsAnew && !anew && !(p.serve && mainFood && !puts)) b.takes.add(frontier(ctx, last, n));
     // “scatter it on top”: what was made apart, and what it goes on
     const apart = ctx.bound[last]!.takes.size === 0 && !p.segments[0]!.first && p.segments[0]!.act === 'add';
@@ -500,6 +541,11 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
     // something made before goes to what stands there
     const pot = potBefore(ctx, b, n);
     if (pot !== undefined) b.takes.add(pot);
+  }
+  // “slice the onions and stir them in”: the pot stands there already
+  if (!p.past && thenIn.test(p.text)) {
+    const pot = potBefore(ctx, b, n);
+    if (pot !== undefined && !namedPot(ctx, b, n)) b.takes.add(pot);
   }
   // what was told late in this sentence goes into it
   if (before?.past && !p.past && before.paragraph === p.paragraph && !/[.;]\s*$/.test(before.text)) {
@@ -515,6 +561,8 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
 
 const newVessel =
   /\b(?:in|into|onto|on) (?:a|an|another|two|three|your)\s+(?:[\w-]+ ){0,2}(?:pot|pan|bowl|tray|trays|dish|dishes|tin|jar|saucepan|casserole|sheet|moulds?)\b/iu;
+
+const thenIn = /\b(?:stir|fold|mix|beat|whisk|tip|throw|drop) (?:it|them|these|this|half of it) (?:all )?in\b(?! (?:the|a|to)\b)/iu;
 
 /** “In a saucepan make …”, “in another pan”. */
 const inNewVessel =

@@ -72,6 +72,8 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
         !readDurations(said).some((d) => d.low > 30)
       )
         return 'soften';
+      // a white sauce is stirred all the time
+      if (before === 'melt' && readDurations(said).every((d) => d.low <= 10) && hasTime(said) && !lid.test(said)) return 'soften';
       return named() ?? (s.tokens.length - s.verb > 1 ? 'simmer' : undefined);
     case 'add':
       if (/\ba remojo\b|\bto soak\b/iu.test(said)) return 'soak';
@@ -79,6 +81,8 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
       if (longTime(said) && /\b(?:trays?|sheets?|roasting tin|blech|plaque)\b/iu.test(said)) return 'bake';
       return longTime(said) && onHob ? (named() ?? 'simmer') : undefined;
     case 'small':
+      if (/\bturn\b[^.,;]*\bin (?:it|the)\b/iu.test(said)) return 'mix';
+      if (/\b(?:turn|toss|stir|move)\b/iu.test(said) && longTime(said)) return 'soften';
       if (/\b(?:make|prepare|do)\b[^.,;]*\b(?:sauce|roux|custard|caramel|gravy|béchamel|bechamel)\b/iu.test(said))
         return /\bstirring\b/iu.test(said) ? 'soften' : 'simmer';
       if (/\b(?:make|prepare|do)\b[^.,;]*\b(?:balls?|patties|rounds?|rolls|dumplings|burgers|parcels)\b/iu.test(said)) return 'shape';
@@ -299,7 +303,12 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
  * @param at where in the paragraph's text
  */
 export function segmentKind(piece: Piece, text: string, at: number): WorkKind | 'other' | undefined {
-  const kinds = piece.segments.map((s) => ({ s, kind: kindOf(s, text, piece.kind) }));
+  let before: WorkKind | undefined;
+  const kinds = piece.segments.map((s) => {
+    const kind = kindOf(s, text, before ?? piece.kind);
+    before = kind ?? before;
+    return { s, kind };
+  });
   if (piece.segments.findLast((s) => s.at <= at)?.alternative) return 'other';
   // a time belongs to the nearest work before it
   return kinds.findLast(({ s, kind }) => s.at <= at && kind !== undefined)?.kind ?? undefined;

@@ -70,6 +70,10 @@ const alsoFoods = new Set(
   ),
 );
 
+/** What an order may follow without a comma. */
+const introduced =
+  /^(?:in the meantime|at the same time|while (?:that|they|it)\b.*|on the (?:day|night)|(?:the )?(?:night|day|evening) before|next (?:day|morning)|in the (?:same|meantime|morning).*|to (?:finish|serve|cook)|at the end|for the \w+)$/u;
+
 /** Things that are work too, and stand alone after an “and”. */
 const processes = new Set('stew roast cook grill steam mash press process pulse crush crimp roll'.split(' '));
 
@@ -151,7 +155,12 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
     if (!v) continue;
     if (language === 'en') {
       const next = words[i + v.length] ?? '';
-      const begins = i === 0 || t.before !== 'space' || lead.test(prev) || (mask[i - 1] === true && !mask[i]);
+      const begins =
+        i === 0 ||
+        t.before !== 'space' ||
+        lead.test(prev) ||
+        (mask[i - 1] === true && !mask[i]) ||
+        introduced.test(words.slice(0, i).join(' '));
       const ordered = determiner.test(next);
       const things = v.length === 1 && alsoThings.has(t.word);
       const toVerb =

@@ -72,6 +72,18 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
       }
     });
   }
+  // what is cut for the table alone is cut on the day
+  pieces.forEach((p, i) => {
+    const takers = [...pieces.keys()].filter((k) => after[k]!.includes(i));
+    if (
+      moments[i] === 'batch' &&
+      p.kind === 'cut' &&
+      after[i]!.length === 0 &&
+      takers.length > 0 &&
+      takers.every((k) => k === i + 1 && moments[k] === 'serve' && !pieces[k]!.segments[0]!.first)
+    )
+      moments[i] = 'serve';
+  });
   // what an overnight wait needs is done before it
   for (let i = pieces.length - 1; i >= 0; i -= 1)
     if (moments[i] === 'eve') for (const k of reached(after, i)) if (moments[k] === 'batch') moments[k] = 'eve';

@@ -78,12 +78,19 @@ export function scoreMethods(methods: readonly LabelledMethod[]): MethodScore {
         const [letter, share] = take.split(':');
         const mine = lines['abcdefghijklmnop'.indexOf(letter!)] ?? [];
         score.lines[1] += 1;
-        const used = mine.map((line) =>
-          read.steps.flatMap((s, i) => (stands[i]!.includes(k) ? s.uses.filter((u) => u.line === line) : [])),
-        );
-        const sums = used.map((u) => u.reduce((sum, x) => sum + x.share, 0));
+        // in its own step, or in one told beside it that no label claims
+        const sumIn = (line: unknown, near: boolean): number =>
+          read.steps.reduce(
+            (sum, s, n) =>
+              sum +
+              (n === at[k] || (near && stands[n]!.includes(k))
+                ? s.uses.filter((u) => u.line === line).reduce((x, u) => x + u.share, 0)
+                : 0),
+            0,
+          );
         const wanted = share === undefined ? 1 : Number(share);
-        const right = sums.length > 0 && sums.every((sum) => (share === '?' ? sum > 0 : Math.abs(sum - wanted) < 0.12));
+        const fits = (sum: number): boolean => (share === '?' ? sum > 0 : Math.abs(sum - wanted) < 0.12);
+        const right = mine.length > 0 && mine.every((line) => fits(sumIn(line, false)) || fits(sumIn(line, true)));
         if (right) score.lines[0] += 1;
         else
           miss(
@@ -99,8 +106,8 @@ export function scoreMethods(methods: readonly LabelledMethod[]): MethodScore {
           i === own ? [0] : stands[i]!.includes(k) && at.every((x) => x !== i) ? [s.minutes[what]] : [],
         );
         const base = own >= 0 ? read.steps[own]!.minutes[what] : -1;
-        const fits = [base, ...near.map((n) => base + n), ...near].some((n) => Math.abs(n - wanted) <= wanted / 4 + 0.01);
-        if (fits) score.minutes[0] += 1;
+        const near_ = [base, ...near.map((n) => base + n), ...near].some((n) => Math.abs(n - wanted) <= wanted / 4 + 0.01);
+        if (near_) score.minutes[0] += 1;
         else miss(`${what} ${wanted} of “${label.at}”, read ${base}`);
       }
       const step = read.steps[at[k]!];
@@ -115,7 +122,11 @@ export function scoreMethods(methods: readonly LabelledMethod[]): MethodScore {
       const [x, y] = [at[a]!, at[b]!];
       if (x < 0 || y < 0) return true;
       if (read.steps[y]!.moment === 'serve' && read.steps[x]!.moment !== 'serve') return false;
-      return x !== y && !reachable(read.steps, x, y);
+      // a step told in several parts may need it in a later one of them
+      const parts = read.steps.flatMap((_s, i) =>
+        i > y && stands[i]!.includes(b) && at.every((k) => k !== i) && reachable(read.steps, y, i) ? [i] : [],
+      );
+      return x !== y && ![y, ...parts].some((z) => reachable(read.steps, x, z));
     });
     score.orders[1] += 1;
     if (wrong.length === 0 && read.circle.length === 0) score.orders[0] += 1;
