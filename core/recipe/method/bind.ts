@@ -82,7 +82,7 @@ function previous(ctx: Context, n: number): number | undefined {
   for (let i = n - 1; i >= 0; i -= 1) {
     const p = ctx.pieces[i]!;
     if (p.kind === 'preheat' || readies(p)) continue;
-    if (p.serve && !me.serve) continue;
+    if (p.serve && !me.serve && i !== n - 1) continue;
     if (p.past && !me.past) continue;
     if (p.section !== me.section && !sectionless(me) && !me.serve) return undefined;
     // what was set aside waits until it is named
@@ -124,6 +124,7 @@ function holderOf(ctx: Context, line: Line, before: number): number | undefined 
 }
 
 const soaked = /\b(?:soaked|eingeweicht\p{L}*|trempé\p{L}*|remojad\p{L}*|ammollat\p{L}*)(?![\p{L}])/iu;
+const compounds = /^(?:sauce|paste|dough|filling|batter|base|mixture|dressing)$/;
 const restAlone =
   /\b(?:the )?(?:remaining(?: \d+ ?(?:g|ml))?|rest|other half|remainder)(?=\s*(?:[,.;]|$|in\b|and\b|plus\b|over\b|on\b|with\b|to\b))/iu;
 const everything = /\b(?:everything|the lot|all of it|all the ingredients|all ingredients|alles|alle zutaten|tout|todo|tutto)\b/iu;
@@ -297,8 +298,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
     }
     const byWord = s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
     const made = byWord ? producerOf(ctx.pieces, ctx.bound, s.tokens[s.mention.to]!.stem, n) : undefined;
-    const compoundName =
-      s.mention.line.words.size > 1 && /^(?:sauce|paste|dough|filling|batter|base|mixture|dressing)$/.test(s.tokens[s.mention.to]!.stem);
+    const compoundName = s.mention.line.words.size > 1 && compounds.test(s.tokens[s.mention.to]!.stem);
     if (made !== undefined && (left < 0.01 || compoundName || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {
       refer(made);
       return;
@@ -474,7 +474,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
         : ctx.lines.filter((l) => [...l.heads, ...l.words].some((w) => except.split(/[^\p{L}]+/u).some((x) => sameStem(stemOf(x), w))));
     if (not.length > 0) for (const l of not) if (b.uses.delete(l.line)) ctx.left.set(l.line, 1);
     const taken = free.concat(not.length > 0 ? [] : []).filter((l) => !not.includes(l) && (except !== undefined || unnamed(l)));
-    if (!/^(?:cool|rest|freeze|fill)$/.test(p.kind) || except !== undefined || elseWords)
+    if ((!/^(?:cool|rest|freeze|fill)$/.test(p.kind) && !/\b(?:the lot|all of it)\b/iu.test(text)) || except !== undefined || elseWords)
       if (!/\b(?:all the|alle) rest\b/iu.test(text) || elseWords || except !== undefined || everything.test(text))
         for (const l of taken) {
           if (elseWords && /\bthe rest\b/iu.test(text) && !/\b(?:everything|ingredients)\b/iu.test(text) && b.takes.size + b.uses.size > 0)
@@ -512,7 +512,7 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
   const p = b.piece;
   const last = previous(ctx, n);
   const before = n > 0 ? ctx.pieces[n - 1] : undefined;
-  const begins = (p.segments.find((s) => s.act !== 'small' && s.act !== undefined) ?? p.segments[0])?.act;
+  const begins = (p.segments.find((s) => s.act !== 'small') ?? p.segments[0])?.act;
   const puts = begins === 'add' || begins === undefined || begins === 'finish' || foodIn.test(p.text);
   const adding = p.segments.find((s) => s.act === 'add');
   // “fluff the couscous, stir in the herbs”: what is named before goes on
@@ -537,7 +537,7 @@ function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, firstRef =
     const apart = ctx.bound[last]!.takes.size === 0 && !p.segments[0]!.first && p.segments[0]!.act === 'add';
     const under = apart && b.uses.size === 0 ? potBefore(ctx, b, n) : undefined;
     if (under !== undefined) b.takes.add(under);
-  } else if ((puts || addsLater(p, mainFood)) && begins !== undefined && b.takes.size > 0 && !namedPot(ctx, b, n) && !potFirst) {
+  } else if ((puts || addsLater(p, mainFood)) && b.takes.size > 0 && !namedPot(ctx, b, n) && !potFirst) {
     // something made before goes to what stands there
     const pot = potBefore(ctx, b, n);
     if (pot !== undefined) b.takes.add(pot);
@@ -700,7 +700,8 @@ export function bindPieces(pieces: readonly Piece[], lines: readonly LineNames[]
   pieces.forEach((p, n) => {
     for (const s of p.segments)
       for (const m of mentionsIn(s.tokens, lines, s.verbs)) {
-        if (s.quiet.has(m.from) || (m.from === m.to && m.weight <= 7 && m.line.words.size > 1 && isProduct(s.tokens[m.to]!.stem))) continue;
+        if (s.quiet.has(m.from) || (m.from === m.to && m.weight <= 7 && m.line.words.size > 1 && compounds.test(s.tokens[m.to]!.stem)))
+          continue;
         const set = namedIn.get(m.line.line.id) ?? new Set<number>();
         namedIn.set(m.line.line.id, set.add(n));
       }

@@ -53,7 +53,7 @@ const unitAt = (text: string): { minutes: number; length: number } | undefined =
 
 /** What stands before a number and makes it no time of the work: how long it keeps, by when, how far ahead. */
 const noTime = /(?:keeps?(?: for)?|up to|within|in the next|for up to|every|after|last(?:s)?|older than|day)\s*$/iu;
-const ahead = /^\s*(?:ahead|before(?: the end)?|in advance|later|old|apart)(?![\p{L}])/iu;
+const ahead = /^\s*(?:ahead|before(?: the end)?|less|longer|shorter|in advance|later|old|apart)(?![\p{L}])/iu;
 const openEnd = /(?:at least|no less than|mindestens|au moins|al menos|almeno)\s*$/iu;
 const adds = /(?:another|a further|noch|encore|otros|altri)\s*(?:about\s*)?$/iu;
 

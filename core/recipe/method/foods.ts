@@ -71,7 +71,7 @@ export interface Mention {
 
 const isWord = (token: string, word: string): boolean =>
   sameStem(token, word) ||
-  (token.length >= 5 && word.length > token.length + 2 && word.endsWith(token)) ||
+  (token.length >= 4 && word.length > token.length + 2 && word.endsWith(token)) ||
   (word.length >= 5 && token.length > word.length + 2 && token.endsWith(word));
 
 /** Words after a food that make it something cooked: “the cheese mixture”. */
@@ -222,13 +222,14 @@ const byName: readonly (readonly [RegExp, RegExp])[] = [
   [/^(?:fish|fisch|poisson|pescado)$/, /\b(?:cod|haddock|hake|trout|herring|pollack|fish|fisch)\b/iu],
   [/^(?:fruit|obst)$/, /\b(?:quinces?|apples?|pears?|plums?|berries|damsons?|figs?)\b/iu],
   [/^(?:seed)$/, /\bseeds?\b/iu],
+  [/^(?:nut)$/, /(?:nuts?|pecans?|pistachios?)\b/iu],
 ];
 
 /** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. */
 export function groupOf(tokens: readonly Token[], i: number, lines: readonly LineNames[]): LineNames[] | undefined {
   const { stem } = tokens[i]!;
   const before = tokens[i - 1]?.stem ?? '';
-  if (/^(?:ingredient|zutat|zutaten|ingredienti|ingrediente)$/.test(stem)) {
+  if (/^(?:ingredient|zutat|zutaten|ingredienti|ingrediente|thing|stuff)$/.test(stem)) {
     const isWet = (l: LineNames): boolean =>
       l.row !== undefined && (wet.has(l.row.id) || l.row.aisle === 'oils_sauces' || l.row.baseState === 'liquid');
     if (/^(?:dry|trockenen|sec)$/.test(before))

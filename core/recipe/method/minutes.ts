@@ -74,7 +74,7 @@ export function minutesOf(text: string, kind: WorkKind, kindAt: KindAt, kg: numb
   const durations = durationsOf(text);
   durations.forEach((d, i) => {
     const own = kindAt(d.at) ?? kind;
-    if (own === 'other') return;
+    if (own === 'other' || (kind === 'freeze' && /\bor\b/iu.test(text.slice(0, d.at)))) return;
     const clause = text.slice(durations[i - 1]?.end ?? 0, (/[.;]/.exec(text.slice(d.end))?.index ?? text.length) + d.end);
     const written = workFacts[own].written;
     const byHand =
@@ -127,7 +127,9 @@ export function heatOf(text: string): number | undefined {
   const c = /(\d{2,3})\s*(?:°|º|degrees?|grad)?\s*C\b/iu.exec(text) ?? /(\d{2,3})\s*(?:°|º|grad)(?!\s*F)/iu.exec(text);
   const f = /(\d{3})\s*(?:°|º|degrees?)?\s*F\b/u.exec(text);
   const mark = /\bgas(?: mark)?\s*(\d)\b/iu.exec(text);
-  const fan = /\b(?:fan|umluft|convection|chaleur tournante|aire|ventilato)\b/iu.test(text);
+  // “180 C, 160 fan”: the first holds as it stands; of a fan's heat alone 20 are more
+  const temps = [...text.matchAll(/\d{3}\s*(?:°|º|degrees?)?\s*(?:C\b|F\b)?/gu)].filter((m) => Number.parseInt(m[0], 10) <= 500);
+  const fan = temps.length <= 1 && /\b(?:fan|umluft|convection|chaleur tournante|aire|ventilato)\b/iu.test(text);
   const core = /\d{2,3}\s*°?\s*C\b[^.;]*\b(?:core|inside|centre|center|middle|probe)\b/iu.test(text) && !/\bat \d{2,3}/iu.test(text);
   const value = core
     ? undefined

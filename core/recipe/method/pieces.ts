@@ -32,6 +32,7 @@ const wordsOfKind: readonly (readonly [RegExp, WorkKind])[] = [
   ],
   [/\bremojo\b/iu, 'soak'],
   [/\b(?:boil|kochen bringen|ébullition|hervor|ebollizione|bollore)\b/iu, 'boil'],
+  [/^\W*(?:on )?low,?(?: for)? \d/iu, 'slow'],
   [/\b(?:dehydrator|dryer|dörrgerät)\b/iu, 'freeze'],
   [/\b(?:freezer|froster|congélateur|congelador)\b/iu, 'freeze'],
   [/\b(?:fridge|kühlschrank|frigo|réfrigérateur|nevera|frigorífico|frigorifero)\b/iu, 'cool'],
@@ -51,6 +52,13 @@ const longTime = (text: string): boolean => readDurations(text).some((d) => d.lo
 function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKind | undefined {
   const said = text.slice(s.at, s.end);
   if (s.alternative) return undefined;
+  if (
+    (s.act === 'add' || s.act === 'small') &&
+    /\b(?:set|turn|switch|put)\b[^.]*\b(?:oven|grill)\b/iu.test(said) &&
+    heatOf(`oven ${said}`) !== undefined &&
+    !hasTime(said)
+  )
+    return 'preheat';
   const plainly = said.replace(/\b(?:never|not|don['’]t|do not|without|ohne|nicht|sans|sin)\b[^,.;]*/giu, ' ');
   const named = (): WorkKind | undefined => wordsOfKind.find(([pattern]) => pattern.test(plainly))?.[1];
   const onHob = before !== undefined && workFacts[before].place === 'hob';
@@ -168,7 +176,7 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
   if (s.serve && !piece.some((t) => t.segment.serve)) return s.first || done || !/^\W*\w+ (?:it|them)\b/iu.test(text.slice(s.at, s.end));
   if (s.eve && !piece.some((t) => t.segment.eve) && done) return true;
   if (next.kind === 'preheat' || before === 'preheat') return !(s.act === 'small' && !next.foods);
-  if (s.act === 'small' && next.kind === undefined) return false;
+  if (s.act === 'small' && next.kind === undefined) return s.first && s.full && next.foods && /\blet\b/iu.test(text.slice(s.at, s.end));
   const said = text.slice(s.at, s.end);
   if (!s.first || (!s.full && !done)) {
     // one sentence
@@ -243,7 +251,14 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
         meanwhile: segments[0]!.meanwhile,
         then: segments[0]!.then,
         eve: segments.some((s) => s.eve) || dayOne || (!segments[0]!.first && pieces.at(-1)?.eve === true && !pieces.at(-1)!.serve),
-        serve: segments.some((s) => s.serve) || (!segments[0]!.first && pieces.at(-1)?.serve === true),
+        serve:
+          segments.some((s) => s.serve) ||
+          (segments.some((s) => s.eve && !s.past) &&
+            pieces.some(
+              (x) => x.kind === 'freeze' || /\b(?:bag|bags|jars?|portions?) in\b|\binto (?:bags|jars|portions|tubs)\b/iu.test(x.text),
+            ) &&
+            /\b(?:one|a) (?:bag|jar|portion|tub|pack)\b/iu.test(text.slice(at, end))) ||
+          (!segments[0]!.first && pieces.at(-1)?.serve === true),
       });
       open = [];
     };

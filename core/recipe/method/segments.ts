@@ -56,7 +56,7 @@ const eveWords =
 const nextDayWords =
   /\b(?:next (?:day|morning)|the following (?:day|morning)|day (?:two|2)|in the morning|am nächsten (?:tag|morgen)|le lendemain|al día siguiente|il giorno dopo)\b/iu;
 const serveWords =
-  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?! before)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
+  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?! before)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|vor dem servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
 const cookDayHeads =
   /^(?:to (?:cook|eat|serve|heat|reheat|bake|finish on the day)|on the day|serving|eating day|zum servieren|pour servir|para servir|per servire)\b/iu;
 
@@ -75,7 +75,7 @@ const introduced =
   /^(?:in the meantime|at the same time|while (?:that|they|it)\b.*|on the (?:day|night)|(?:the )?(?:night|day|evening) before|next (?:day|morning)|in the (?:same|meantime|morning).*|to (?:finish|serve|cook)|at the end|for the \w+)$/u;
 
 /** Things that are work too, and stand alone after an “and”. */
-const processes = new Set('stew roast cook grill steam mash press process pulse crush crimp roll'.split(' '));
+const processes = new Set('stew roast cook grill steam mash press process pulse crush crimp roll brown heat shape form top'.split(' '));
 
 const told_before = /\b(?:night|day|days|earlier|hours?|ahead|before|already|morning|yesterday|weekend)\b/u;
 
@@ -95,13 +95,13 @@ function masked(tokens: readonly Token[], language: Language): boolean[] {
     for (let k = i; k < tokens.length; k += 1) {
       if (k > i && tokens[k]!.before !== 'space') break;
       if (k > i && /^(?:then|dann|puis|luego|poi)$/.test(tokens[k]!.word)) break;
-      // “while they boil brown the lamb”
+      // “while they boil brown the lamb”, “when you want to eat it bring it back”
       if (
         language === 'en' &&
         k > i + 2 &&
-        whiles.test(tokens[i]!.word) &&
-        /^(?:the|a|your|half)$/.test(tokens[k + 1]?.word ?? '') &&
-        !/^(?:you|i|we|to|the|a)$/.test(tokens[k - 1]!.word) &&
+        !/^(?:until|till|before|without|not|never|no)$/.test(tokens[i]!.word) &&
+        /^(?:the|a|your|half|it|them)$/.test(tokens[k + 1]?.word ?? '') &&
+        !/^(?:you|i|we|they|to|the|a)$/.test(tokens[k - 1]!.word) &&
         verbAt([tokens[k]!.word], 0, language)
       )
         break;
@@ -139,7 +139,8 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
       const back = words.slice(Math.max(0, i - 4), i).join(' ');
       if (
         told &&
-        ((/(?:^| )(?:has|have|had|having)(?: already)?(?: been)?$/.test(back) &&
+        ((/(?:^| )(?:(?:has|have|had|having)(?: already)?(?: been)?|(?:should|must|will|were|was|is|are)(?: be)?)$/.test(back) &&
+          (!/(?:should|must|will|were|was|is|are)(?: be)?$/.test(back) || told_before.test(words.join(' '))) &&
           !/\b(?:once|when|until)\b/.test(words.slice(0, i).join(' '))) ||
           (bracket &&
             told_before.test(words.slice(i, i + 12).join(' ')) &&
@@ -168,12 +169,22 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
         /^(?:put|leave|left|set|allow|bring|hang|it|them|aside|get|over|batter|down)$/.test(words[i - 2] ?? '') &&
         !/^(?:boil|simmer)$/.test(t.word);
       if (t.before === 'space' && article.test(prev) && !toVerb && i > 0) continue;
-      const begun = i === 0 && words.length > 1 && tokens[1]?.before === 'space' && !/^(?:and|or)$/.test(next);
+      const begun =
+        i === 0 &&
+        words.length > 1 &&
+        !/^(?:should|is|are|was|were|can|must|will|goes|go|has|have|in)$/.test(next) &&
+        tokens[1]?.before === 'space' &&
+        !/^(?:and|or)$/.test(next);
       if (v.length === 1 && alsoFoods.has(t.word)) {
         if (!(begins && object.test(next)) && !(begun && t.word !== 'salt' && next !== 'to')) continue;
       } else if (
         things &&
-        !(begins && processes.has(t.word) && (i === 0 || /^(?:and|then)$/.test(prev))) &&
+        !(
+          begins &&
+          processes.has(t.word) &&
+          (i === 0 || /^(?:and|then)$/.test(prev)) &&
+          !(t.word === 'brown' && /^(?:sugar|rice|bread|lentils?|flour|onions?|sauce)$/.test(next))
+        ) &&
         !(i === 0 ? ordered || begun : begins && ordered)
       )
         continue;
