@@ -69,6 +69,37 @@ export const lineSchema = z.object({
   allergens: allergenAnswerSchema.optional(),
 });
 
+/** What kind of work a step is: how its minutes grow and where it stands follow from it. */
+export const workKindSchema = z.enum([
+  'cut',
+  'mix',
+  'knead',
+  'brown',
+  'soften',
+  'fry',
+  'melt',
+  'boil',
+  'simmer',
+  'reduce',
+  'steam',
+  'preheat',
+  'bake',
+  'slow',
+  'rest',
+  'soak',
+  'cool',
+  'freeze',
+  'blend',
+  'strain',
+  'shape',
+  'fill',
+  'finish',
+  'serve',
+]);
+
+/** What of a step the cook has said: it is never overwritten by a reading. */
+export const saidSchema = z.enum(['hands', 'wait', 'uses', 'after', 'needs', 'cue', 'kind', 'moment', 'lid']);
+
 /** A written step, with what is inferred from it: what it uses, needs and waits for (R3). */
 export const stepSchema = z.object({
   id: idSchema,
@@ -89,7 +120,22 @@ export const stepSchema = z.object({
   cue: z.string().max(200).optional(),
   hazards: z.array(z.enum(['hotBlending', 'rawPoultry', 'rawMeat', 'beans', 'garlicOil', 'rice', 'baby', 'hotFat'])),
   after: z.array(idSchema),
+  /** Of those it comes after, the steps whose results it takes. */
+  takes: z.array(idSchema).optional(),
   guess: z.boolean(),
+  /** The written paragraph it is told in, and where; several steps of one paragraph share it. */
+  textId: idSchema.optional(),
+  span: z.tuple([z.number().int().min(0), z.number().int().min(0)]).optional(),
+  kind: workKindSchema.optional(),
+  /** The evening before, or the day of eating; absent: in the session. */
+  moment: z.enum(['eve', 'serve']).optional(),
+  /** Long end of the wait. */
+  waitToMin: z.number().min(0).max(20_000).optional(),
+  /** How much of the hands at the written size grows with the amount; the rest is set-up. */
+  handsGrow: z.number().min(0).max(1).optional(),
+  /** Minutes that nobody said: guessed by the kind of work. */
+  guessed: z.array(z.enum(['hands', 'wait', 'uses'])).optional(),
+  said: z.array(saidSchema).optional(),
 });
 
 export const revisionSchema = z.object({
@@ -128,6 +174,11 @@ export const revisionSchema = z.object({
   raw: z.boolean(),
   lines: z.array(lineSchema).max(120),
   steps: z.array(stepSchema).max(80),
+  /** The method as written, where a paragraph holds other than one step. */
+  method: z
+    .array(z.object({ id: idSchema, text: z.string().max(4000) }))
+    .max(80)
+    .optional(),
   tags: z.array(z.string().max(40)).max(20),
   source: z.string().max(200),
   note: z.string().max(1000).optional(),
@@ -167,5 +218,7 @@ export const recipeSchema = z.object({
 export type ScalingRule = z.infer<typeof scalingRuleSchema>;
 export type Line = z.infer<typeof lineSchema>;
 export type Step = z.infer<typeof stepSchema>;
+export type WorkKind = z.infer<typeof workKindSchema>;
+export type Said = z.infer<typeof saidSchema>;
 export type Revision = z.infer<typeof revisionSchema>;
 export type Recipe = z.infer<typeof recipeSchema>;

@@ -22,8 +22,34 @@ export const writtenLineSchema = z.object({
   one: z.boolean().optional(),
 });
 
-/** One step as written; what was known of it holds while its text stays. */
-export const writtenStepSchema = z.object({ id: idSchema, text: z.string().max(4000), step: stepSchema.optional() });
+/** What a cook has said of a step where it was read otherwise; held to the words it was said of. */
+export const stepFixSchema = z.object({
+  text: z.string().max(4000),
+  /** Who the step is from then on, so that others can come after it. */
+  id: idSchema,
+  set: stepSchema
+    .pick({ handsOnMin: true, waitMin: true, needs: true, cue: true, kind: true, lid: true, after: true, takes: true })
+    .extend({ moment: z.enum(['eve', 'batch', 'serve']) })
+    .partial(),
+  /** Share of each line that goes in here; none takes it out. */
+  uses: z.record(z.string(), z.number().min(0).max(1)).optional(),
+});
+
+/** One paragraph of the method as written. What was kept of its steps holds while their words stay; what was corrected stands before it. */
+export const writtenStepSchema = z.object({
+  id: idSchema,
+  text: z.string().max(4000),
+  /** Its one step, as it was kept. */
+  step: stepSchema.optional(),
+  /** Its steps as they were kept, and the text they were kept with. */
+  kept: z.object({ text: z.string().max(4000), steps: z.array(stepSchema).max(80) }).optional(),
+  fixes: z.array(stepFixSchema).max(80).optional(),
+  /** Where a step begins, or none does, against the reading: by the words there. */
+  cuts: z
+    .array(z.object({ text: z.string().min(1).max(4000), begins: z.boolean() }))
+    .max(80)
+    .optional(),
+});
 
 /** A recipe as it is being written: text and figures as typed, kept through everything until it is a revision. */
 export const writingSchema = z.object({
@@ -68,5 +94,6 @@ export const keptSchema = z.object({
 export type Kept = z.infer<typeof keptSchema>;
 export type Fix = z.infer<typeof fixSchema>;
 export type WrittenLine = z.infer<typeof writtenLineSchema>;
+export type StepFix = z.infer<typeof stepFixSchema>;
 export type WrittenStep = z.infer<typeof writtenStepSchema>;
 export type Writing = z.infer<typeof writingSchema>;

@@ -1,7 +1,7 @@
 import type { Prep, Step } from '#core/contract';
-import { listOf, sayMassIn, type IngredientFinder, type UnitSystem } from '#core/kitchen';
+import { listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
-import { nextMinutes } from '#core/recipe';
+import { handsAt, inSession, nextMinutes } from '#core/recipe';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
 /** One piece of work: hands first, then what minds itself. */
@@ -164,7 +164,8 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
   }
 
   const steps = dishes.flatMap(({ batch, revision, scaled, outs }) =>
-    revision.steps.map((step): Task => {
+    inSession(revision.steps).map((step): Task => {
+      const f = toNumber(scaled.factor);
       const kg = step.uses.reduce(
         (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
         0,
@@ -175,11 +176,11 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
         id: `step:${batch.id}:${step.id}`,
         step: { batchId: batch.id, stepId: step.id },
         batchIds: [batch.id],
-        title: step.text,
+        title: step.moment === 'eve' ? `The evening before: ${step.text}` : step.text,
         detail: uses.length > 0 ? listOf(uses.map((l) => `${outs?.get(l.lineId) ?? l.out} ${l.line.name}`.trim())) : '',
-        handsOnMin: Math.max(1, Math.round(step.handsOnMin + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
-        // a bigger pot takes longer to boil, and what does not fit goes in turn
-        waitMin: Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
+        handsOnMin: Math.max(1, Math.round(handsAt(step, f) + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
+        // a bigger pot takes longer to boil, and what does not fit goes in turn; what waits overnight has waited
+        waitMin: step.moment === 'eve' ? 0 : Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
         after: [...new Set([...step.after.map((s) => `step:${batch.id}:${s}`), ...waitsFor])],
         needs: [...new Map(step.needs.map((n) => [n.kind, n])).values()].map((n) => ({
           kind: n.kind,

@@ -1,25 +1,16 @@
 import type { Line, Revision } from '#core/contract';
+import { methodFindings, understand } from './method/index.ts';
 import { gramsOf, sayMass, unitNamed, type IngredientFinder, fromNumber } from '#core/kitchen';
 
 /** Something a recipe leaves open, with where. */
 export type RecipeGap =
   | { gap: 'neverUsed'; lineId: string; name: string }
-  | { gap: 'notListed'; stepId: string; name: string }
+  | { gap: 'notListed'; stepId: string; name: string; amount?: string }
   | { gap: 'sharesOver'; lineId: string; name: string; total: number }
   | { gap: 'twoAmounts'; lineId: string; name: string; first: string; second: string }
   | { gap: 'unmatched'; lineId: string; name: string }
   | { gap: 'noDensity' }
   | { gap: 'unconfirmed'; what: 'kind' | 'yield' };
-
-/** Foods that steps pour in without their being listed; water from the tap is never missed. */
-const often: readonly [RegExp, string][] = [
-  [/\boil\b/i, 'oil'],
-  [/\bbutter\b/i, 'butter'],
-  [/\bsalt\b/i, 'salt'],
-  [/\bstock\b/i, 'stock'],
-  [/\bmilk\b/i, 'milk'],
-  [/\bflour\b/i, 'flour'],
-];
 
 /** A second amount in brackets, as in `2 cups (500 g) flour`. */
 const inBrackets = /\((?:about |ca\.? ?|approx\.? ?)?(\d+(?:[.,]\d+)?)\s*(g|kg|ml|l|oz|lb)\b[^)]*\)/i;
@@ -44,6 +35,22 @@ function twoAmounts(line: Line, finder: IngredientFinder): RecipeGap | undefined
   };
 }
 
+/** The method's texts: as written, or a step each. */
+export const methodTexts = (revision: Pick<Revision, 'method' | 'steps'>): string[] =>
+  revision.method?.map((m) => m.text) ?? revision.steps.map((s) => s.text);
+
+/** Foods of the table that a step takes and no line lists. */
+function notListed(revision: Revision, finder: IngredientFinder | undefined): RecipeGap[] {
+  if (!finder || revision.steps.length === 0) return [];
+  const read = understand(methodTexts(revision), revision.lines, { finder });
+  return methodFindings(read, finder).flatMap((f): RecipeGap[] => {
+    if (f.finding !== 'unlisted' || f.offer) return [];
+    const words = read.steps[f.step]?.text ?? '';
+    const step = revision.steps.find((s) => words.includes(s.text.slice(1, 30)) || s.text.includes(f.name)) ?? revision.steps[0]!;
+    return [{ gap: 'notListed', stepId: step.id, name: f.name, ...(f.amount !== undefined && { amount: f.amount }) }];
+  });
+}
+
 /**
  * What is listed and never used, named in a step and not listed, used more than once over, unknown, or not confirmed yet.
  * Law: a recipe whose every batch line is used in full by its steps has no `neverUsed` and no `sharesOver`.
@@ -62,11 +69,7 @@ export function recipeGaps(revision: Revision, finder?: IngredientFinder): Recip
     const twice = finder && twoAmounts(line, finder);
     if (twice) gaps.push(twice);
   }
-  const listed = revision.lines.map((l) => l.name).join(' ');
-  for (const step of revision.steps) {
-    for (const [pattern, name] of often)
-      if (pattern.test(step.text) && !pattern.test(listed)) gaps.push({ gap: 'notListed', stepId: step.id, name });
-  }
+  for (const found of notListed(revision, finder)) gaps.push(found);
   if (!revision.density) gaps.push({ gap: 'noDensity' });
   for (const what of ['kind', 'yield'] as const) if (!revision.confirmed.includes(what)) gaps.push({ gap: 'unconfirmed', what });
   return gaps;

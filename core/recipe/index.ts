@@ -2,12 +2,13 @@ export { minutesOf, readPasted, readRecipeFile, type FileRecipe, type ReadFileRe
 export { readAmount, readLine, readLines, type Knows, type ReadLine } from './text/line.ts';
 export { toCsv, toJsonLd, toMarkdown } from './out/out.ts';
 export * from './write/index.ts';
+export * from './method/index.ts';
 export { draftRecipe, type RecipeDraft } from './draft.ts';
 export * from './scale/index.ts';
 export { densityIsGuess, finishedDensity } from './density.ts';
 export { absorbedG, massCheck, massCheckShare, type MassCheck } from './massCheck.ts';
 export { addedSaltG, allergenLines, allergenSummary, allergenWarnings, type AllergenWarning, type DrawAllergens } from './allergens.ts';
-export { canPlan, recipeGaps, type RecipeGap } from './check.ts';
+export { canPlan, methodTexts, recipeGaps, type RecipeGap } from './check.ts';
 export {
   drawLines,
   drawOf,

@@ -158,7 +158,7 @@ describe('completeness', () => {
       lines: [...testRevision().lines, testLine('leek', { name: 'leek' })],
       steps: testRevision().steps.map((s) => (s.id === 's1' ? { ...s, text: 'Sweat the onion in butter.' } : s)),
     });
-    expect(recipeGaps(r).map((g) => g.gap)).toEqual(['neverUsed', 'notListed']);
+    expect(recipeGaps(r, finder).map((g) => g.gap)).toEqual(['neverUsed', 'notListed']);
   });
   it('plans only what is confirmed', () => {
     expect(canPlan(testRevision())).toBe(true);
@@ -189,11 +189,11 @@ describe('a draft from a file', () => {
     expect(draft.unmatched).toHaveLength(1);
     expect(draft.revision.lines[0]!.section).toBe('For the pot');
   });
-  it('chains the steps, marks guesses, sees waiting, the blender and its hazard', () => {
+  it('orders the steps by what they take, marks minutes nobody said, sees waiting, the blender and its hazard', () => {
     const { steps } = draft.revision;
     expect(steps[1]!.after).toEqual([steps[0]!.id]);
-    expect(steps.every((s) => s.guess)).toBe(true);
-    expect(steps[1]!.waitMin).toBe(20);
+    expect(steps[2]!.guessed).toContain('hands');
+    expect(steps[1]).toMatchObject({ waitMin: 20, kind: 'simmer' });
     expect(steps[2]!.hazards).toContain('hotBlending');
     expect(steps[0]!.uses.map((u) => u.lineId)).toContain(draft.revision.lines[0]!.id);
   });

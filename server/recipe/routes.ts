@@ -3,7 +3,7 @@ import { z } from 'zod';
 import type { Container, Recipe, Revision } from '#core/contract';
 import { mostReadChars, refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, allergenWarnings, canPlan, draftRecipe, type RecipeDraft } from '#core/recipe';
+import { allergenLines, allergenWarnings, canPlan, draftRecipe, inSession, type RecipeDraft } from '#core/recipe';
 import { allergensOf, cubeMlOf, learnedFrom, sayWarning } from '#core/session';
 import { sharesNow, type MeansAnswer, type ReadAnswer, type RecipeBrief } from '#core/queries';
 import { momentOf } from '#core/store';
@@ -71,7 +71,7 @@ function briefs(ctx: Context): RecipeBrief[] {
       recipe,
       servings: revision.servings,
       servingText: servingText(revision),
-      handsMin: revision.steps.reduce((s, x) => s + x.handsOnMin, 0),
+      handsMin: inSession(revision.steps).reduce((s, x) => s + x.handsOnMin, 0),
       waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
       tags: revision.tags,
       ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),

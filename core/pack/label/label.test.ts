@@ -195,9 +195,9 @@ describe('two thousand generated labels', () => {
     code: '8S9Z9',
     heat: [['Too thick to heat from frozen: thaw in the fridge first, then heat to 75 °C right through.']],
     allergens: ['Contains: ťyiøéțpgf e'],
-    cautions: [],
+    cautions: [] as string[],
     add: [],
-    thaw: '7–18 h in the fridge, then cook within 24 h',
+    thaw: '7–18 h in the fridge, then cook within 24 h' as const,
   };
   /** Signs that two labels hold in any words; with more, a long last word of a name can be one line too many. */
   const sureToFit = 400;

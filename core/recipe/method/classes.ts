@@ -1,32 +1,4 @@
-/** What kind of work a step is. */
-export const workKinds = [
-  'cut',
-  'mix',
-  'knead',
-  'brown',
-  'soften',
-  'fry',
-  'melt',
-  'boil',
-  'simmer',
-  'reduce',
-  'steam',
-  'preheat',
-  'bake',
-  'slow',
-  'rest',
-  'soak',
-  'cool',
-  'freeze',
-  'blend',
-  'strain',
-  'shape',
-  'fill',
-  'finish',
-  'serve',
-] as const;
-
-export type WorkKind = (typeof workKinds)[number];
+import type { WorkKind } from '#core/contract';
 
 /** Where work stands: what changes it begins another step. */
 export type Place = 'board' | 'bowl' | 'hob' | 'oven' | 'machine' | 'steamer' | 'sieve' | 'dish' | 'cold' | 'table';

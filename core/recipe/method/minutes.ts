@@ -1,4 +1,5 @@
-import { mindsItself, simmerGuess, workFacts, type WorkKind } from './classes.ts';
+import { mindsItself, simmerGuess, workFacts } from './classes.ts';
+import type { WorkKind } from '#core/contract';
 import { readDurations, type Duration } from './durations.ts';
 import { readNumber } from '../text/number.ts';
 import { toNumber } from '#core/kitchen';

@@ -1,8 +1,21 @@
-import { workFacts, type WorkKind } from './classes.ts';
+import { workFacts } from './classes.ts';
+import type { WorkKind } from '#core/contract';
 import { readDurations } from './durations.ts';
 import { heatOf } from './minutes.ts';
 import type { Language } from './language.ts';
 import { segmentsOf, type Segment } from './segments.ts';
+
+/** Where a cook has said that a step begins, or that none does. */
+export interface Cut {
+  at: number;
+  begins: boolean;
+}
+
+/** The first letter at or behind a place. */
+const letterAt = (text: string, at: number): number => {
+  const found = text.slice(at).search(/[\p{L}\p{N}]/u);
+  return found < 0 ? at : at + found;
+};
 
 /** One piece of work as it is told: hands first, then its own waiting, in one vessel. */
 export interface Piece {
@@ -221,9 +234,15 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
 /**
  * A method in pieces of work, in the order it is told.
  * @param paragraphs as written, each a step of its own at least
+ * @param cuts what a cook has said of where steps begin, by paragraph
  * @param hasFoods whether a segment speaks of something that goes in
  */
-export function piecesOf(paragraphs: readonly string[], language: Language, hasFoods: (s: Segment) => boolean): Piece[] {
+export function piecesOf(
+  paragraphs: readonly string[],
+  language: Language,
+  hasFoods: (s: Segment) => boolean,
+  cuts: readonly (readonly Cut[])[] = [],
+): Piece[] {
   const pieces: Piece[] = [];
   let section: string | undefined;
   let dayOne = false;
@@ -262,7 +281,8 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
       });
       open = [];
     };
-    const told = segmentsOf(text, language);
+    const forced = new Map((cuts[paragraph] ?? []).map((c) => [letterAt(text, c.at), c.begins] as const));
+    const told = segmentsOf(text, language, new Set([...forced].flatMap(([at, begins]) => (begins ? [at] : []))));
     let held: Segment | undefined;
     for (const [n, one] of told.entries()) {
       // “cover and bake”: what is done on the way is told of what follows
@@ -286,14 +306,23 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
         : one;
       held = undefined;
       const following = told[n + 1];
-      if (s.act === 'small' && s.first && following && !following.first && !hasTime(text.slice(s.at, s.end)) && !hasFoods(s)) {
+      if (
+        s.act === 'small' &&
+        s.first &&
+        following &&
+        !following.first &&
+        !forced.has(letterAt(text, following.at)) &&
+        !hasTime(text.slice(s.at, s.end)) &&
+        !hasFoods(s)
+      ) {
         held = s;
         continue;
       }
       const before = open.findLast((t) => t.kind !== undefined)?.kind ?? pieces.at(-1)?.kind;
       const taken: Taken = { segment: s, kind: kindOf(s, text, before), foods: hasFoods(s) };
       const empty = s.act === undefined && taken.kind === undefined && !s.serve && (!taken.foods || tells.test(text.slice(s.at, s.end)));
-      if (open.length > 0 && !(empty && s.section === undefined) && cutsHere(open, taken, text)) close(s.at);
+      const begins = forced.get(letterAt(text, s.at));
+      if (open.length > 0 && (begins ?? (!(empty && s.section === undefined) && cutsHere(open, taken, text)))) close(s.at);
       if (s.section !== undefined) {
         section = s.section;
         dayOne = /\bday (?:1|one)\b|\btag 1\b|jour 1|día 1/iu.test(s.section);
@@ -301,7 +330,7 @@ export function piecesOf(paragraphs: readonly string[], language: Language, hasF
       if (s.nextDay) dayOne = false;
       else if (/\bday (?:1|one)\b/iu.test(text.slice(s.at, s.end)) && s.eve) dayOne = true;
       // story and praise go with what comes after them, or with what came before
-      if (empty && open.length === 0) continue;
+      if (empty && open.length === 0 && begins === undefined) continue;
       open.push(taken);
     }
     if (open.length === 0) {

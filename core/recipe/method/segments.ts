@@ -266,10 +266,11 @@ const forThe =
 
 /**
  * A paragraph as its acts of work, each with the words it is told in.
+ * @param breaks where a cook has said that a step begins
  * @example segmentsOf('Cube the kohlrabi. Meanwhile sear the rabbit.', 'en').map((s) => s.act) // ['cut', 'brown']
  */
-export function segmentsOf(text: string, language: Language): Segment[] {
-  const sentences = sentencesOf(text);
+export function segmentsOf(text: string, language: Language, breaks?: ReadonlySet<number>): Segment[] {
+  const sentences = sentencesOf(text, breaks);
   const list: Segment[] = [];
   for (const s of sentences) {
     const head = headed(s, text, language, sentences.length === 1);

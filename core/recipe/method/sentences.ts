@@ -81,10 +81,11 @@ function ends(text: string, i: number): boolean {
 }
 
 /**
- * Sentences of a paragraph, parted at full stops and semicolons, outside brackets.
+ * Sentences of a paragraph, and of what a cook has parted, parted at full stops and semicolons, outside brackets.
+ * @param breaks where a cook has said that a step begins
  * @example sentencesOf('Fry 2.5 min. Add the leeks; simmer.').length // 3
  */
-export function sentencesOf(text: string): Sentence[] {
+export function sentencesOf(text: string, breaks: ReadonlySet<number> = new Set()): Sentence[] {
   const found: Sentence[] = [];
   let at = textFrom(text);
   let depth = 0;
@@ -96,6 +97,7 @@ export function sentencesOf(text: string): Sentence[] {
     at = end;
   };
   for (let i = at; i < text.length; i += 1) {
+    if (breaks.has(i) && i > at) close(i, '.');
     if (text[i] === '(') depth += 1;
     if (text[i] === ')') depth = Math.max(0, depth - 1);
     if ((depth === 0 || text[i] === '\n') && ends(text, i)) {

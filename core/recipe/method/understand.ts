@@ -1,12 +1,12 @@
 import type { Line } from '#core/contract';
 import type { IngredientFinder } from '#core/kitchen';
 import { bindPieces } from './bind.ts';
-import type { WorkKind } from './classes.ts';
+import type { WorkKind } from '#core/contract';
 import { mentionsIn, groupOf, namesOf, type LineNames } from './foods.ts';
 import { languageOf } from './language.ts';
 import { cueOf, heatOf, minutesOf, type StepMinutes } from './minutes.ts';
 import { orderOf } from './order.ts';
-import { piecesOf, segmentKind, type Piece } from './pieces.ts';
+import { piecesOf, segmentKind, type Cut, type Piece } from './pieces.ts';
 import { isProduct } from './results.ts';
 
 /** A step as its text says it, at the written size. */
@@ -38,6 +38,8 @@ export interface Understood {
 }
 
 export interface MethodContext {
+  /** Where steps begin against the reading, by paragraph. */
+  cuts?: readonly (readonly Cut[])[];
   finder?: IngredientFinder;
   /** Grams of a line at the written size, where they are known. */
   massG?: (line: Line) => number | undefined;
@@ -101,7 +103,7 @@ export function understand(paragraphs: readonly string[], recipeLines: readonly 
   const hasFoods: Parameters<typeof piecesOf>[2] = (s) =>
     mentionsIn(s.tokens, lines, s.verbs).some((m) => !s.quiet.has(m.from)) ||
     s.tokens.some((t, i) => !s.verbs.has(i) && !s.quiet.has(i) && !isProduct(t.stem) && groupOf(s.tokens, i, lines) !== undefined);
-  const pieces = piecesOf(paragraphs, language, hasFoods);
+  const pieces = piecesOf(paragraphs, language, hasFoods, ctx.cuts);
   const bound = bindPieces(pieces, lines, paragraphs);
   const { after, circle } = orderOf(bound);
   const shares = shareOut(bound.map((b) => b.uses));

@@ -1,5 +1,5 @@
 import type { Language } from './language.ts';
-import type { WorkKind } from './classes.ts';
+import type { WorkKind } from '#core/contract';
 
 /** What a verb says: a kind of work, or an act that belongs to the work around it. */
 export type Act = WorkKind | 'add' | 'small' | 'heat' | 'cook';

@@ -1,4 +1,5 @@
 import type { Revision, Step } from '#core/contract';
+import { inSession } from '../method/grow.ts';
 
 /** A step as pots and bowls see it. */
 export interface FlowStep {
@@ -32,7 +33,13 @@ export function lidOf(step: Pick<Step, 'text' | 'lid'>): 'off' | 'ajar' | 'on' {
 /** On a burner: said by what it needs, or, where nothing is said, by its words. */
 const onHob = (step: Step): boolean =>
   step.needs.some((n) => n.kind === 'hob' || n.kind === 'pot') ||
-  (step.needs.length === 0 && step.waitMin > 0 && simmerWords.test(step.text));
+  (step.needs.length === 0 && step.kind === undefined && step.waitMin > 0 && simmerWords.test(step.text));
+
+/** Whether it stands at a simmer: by its kind, or, where nobody has said it, by its words. */
+const isSimmer = (step: Step): boolean =>
+  step.kind === undefined
+    ? simmerWords.test(step.text.replace(boilUpWords, ''))
+    : step.kind === 'simmer' || step.kind === 'reduce' || step.kind === 'boil';
 
 const heats = (step: Step): boolean => onHob(step) || step.needs.some((n) => n.kind === 'oven' || n.kind === 'steamer');
 const coolWords = /\b(cool|chill|cold|lukewarm|room temperature)/i;
@@ -42,19 +49,20 @@ const inThePot = /\b(stick|hand|immersion)[- ]blend/i;
 /** What a bowl is used for; `before` are the steps it waits for, the nearest first. */
 function bowlOf(step: Step, before: readonly Step[]): FlowStep['bowl'] {
   if (!step.needs.some((n) => n.kind === 'processor' || n.kind === 'blender') || inThePot.test(step.text)) return undefined;
-  if (!pureeWords.test(step.text)) return 'pulse';
+  if (step.kind !== 'blend' && !pureeWords.test(step.text)) return 'pulse';
   // hot from the hob or the oven, unless it stood to cool on the way
   const turning = coolWords.test(step.text) ? undefined : before.find((s) => heats(s) || coolWords.test(s.text));
   return turning && !coolWords.test(turning.text) ? 'hot' : 'puree';
 }
 
 /**
- * What each step holds and does.
+ * What each step of the session holds and does; what is done at table takes no pot.
  * A step holds what it takes itself and what the steps it waits for hold; steps that wait for each other in a circle hold only their own.
  * A line of the batch that no step names counts as in the pot from the first time there is one: a pot is never fuller than it was reckoned.
  * @example flowOf(revision)[1]?.simmer // { minutes: 40, lid: 'off' }
  */
-export function flowOf(revision: Revision): FlowStep[] {
+export function flowOf({ lines, steps: all }: Pick<Revision, 'lines' | 'steps'>): FlowStep[] {
+  const revision = { lines, steps: inSession(all) };
   const byId = new Map(revision.steps.map((s) => [s.id, s]));
   const memo = new Map<string, Map<string, number>>();
   const bound = new Set(revision.steps.flatMap((s) => s.uses.map((u) => u.lineId)));
@@ -67,7 +75,8 @@ export function flowOf(revision: Revision): FlowStep[] {
     for (const use of step.uses) add(use.lineId, use.share);
     if (onHob(step)) for (const lineId of unbound) add(lineId, 1);
     const seen = new Set<string>();
-    for (const id of step.after) {
+    // what only comes first (a hot oven, the same pan) gives nothing
+    for (const id of step.takes ?? step.after) {
       const before = byId.get(id);
       if (!before || path.has(id) || seen.has(id)) continue;
       seen.add(id);
@@ -86,11 +95,11 @@ export function flowOf(revision: Revision): FlowStep[] {
     }
     return list;
   };
-  const strains = revision.steps.flatMap((s, i) => (strainWords.test(s.text) ? [i] : []));
+  const strains = revision.steps.flatMap((s, i) => ((s.kind === undefined ? strainWords.test(s.text) : s.kind === 'strain') ? [i] : []));
   return revision.steps.map((step, i): FlowStep => {
     const bowl = bowlOf(step, before(step));
     // "bring to the boil, then simmer" is both
-    const simmers = onHob(step) && step.waitMin > 0 && simmerWords.test(step.text.replace(boilUpWords, ''));
+    const simmers = onHob(step) && step.waitMin > 0 && isSimmer(step);
     return {
       step,
       holds: holds(step, new Set([step.id])),

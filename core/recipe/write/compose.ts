@@ -1,4 +1,5 @@
-import { revisionSchema, type Kind, type Line, type Revision, type Writing } from '#core/contract';
+import { revisionSchema, type Kind, type Line, type Revision, type Step, type Writing } from '#core/contract';
+import type { Understood } from '../method/index.ts';
 import { isRawKind } from '#core/kitchen';
 import { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
 import { composeLines, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
@@ -18,6 +19,8 @@ export interface Composed {
   revision: Omit<Revision, 'id' | 'recipeId' | 'madeAt'>;
   rows: ComposedRow[];
   asks: Ask[];
+  /** How the method was read; none where all of it was kept as it is. */
+  understood: Understood | undefined;
   /** What of it is a guess that the cook has not said or confirmed. */
   guessed: ('kind' | 'makes' | 'serving' | 'storage')[];
 }
@@ -85,7 +88,9 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
   const rows = composeLines(writing.lines, ctx);
   const foods: ComposedFood[] = rows.flatMap((r) => ('foods' in r ? r.foods : []));
   const lines: Line[] = foods.map((f) => f.line).slice(0, most.lines);
-  const steps = stepsOf(writing.steps, lines).slice(0, most.steps);
+  const method = stepsOf(writing.steps, lines, { finder: ctx.finder });
+  const steps = method.steps.slice(0, most.steps);
+  const paragraphs = paragraphsOf(writing, steps);
   const made = readYield(writing.makes);
   const said = readServing(writing.serving);
   const unsaid = made.count === undefined && made.total === undefined;
@@ -119,7 +124,7 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
     ...(confirmed.has('storage') ? [] : ['storage' as const]),
   ];
   const rowId = writing.lifeId ?? base.storage?.[0]?.rowId ?? lifeGuess(name, kind);
-  const { yieldText: _y, note: _n, ownReheat: _r, ownThaw: _t, cubeMl, ...others } = base;
+  const { method: _me, yieldText: _y, note: _n, ownReheat: _r, ownThaw: _t, cubeMl, ...others } = base;
   const text = (value: string, chars: number): string | undefined => value.trim().slice(0, chars) || undefined;
   const [yieldText, note, ownReheat, ownThaw] = [
     text(writing.makes, 120),
@@ -152,6 +157,7 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
       raw: base.raw !== undefined && base.kind === kind ? base.raw : isRawKind(kind),
       lines,
       steps,
+      ...(paragraphs && { method: paragraphs }),
       tags: tagsOf(writing.tags),
       source: text(writing.source, 200) ?? 'written here',
       ...(note && { note }),
@@ -161,8 +167,18 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
     },
     rows,
     asks,
+    understood: method.understood,
     guessed,
   };
+}
+
+/** The method's paragraphs, where they are other than one a step. */
+function paragraphsOf(writing: Writing, steps: readonly Step[]): Revision['method'] {
+  const written = writing.steps.filter((w) => w.text.trim() !== '');
+  const plain = steps.length === written.length && steps.every((s, i) => s.text === written[i]!.text && s.id === written[i]!.id);
+  return plain || written.length === 0
+    ? undefined
+    : written.map(({ id, text }) => ({ id, text: text.slice(0, 4000) })).slice(0, most.steps);
 }
 
 /** Whether a composed recipe is one that the contract takes; a law more than a question. @example isWhole(compose(writing, ctx)) // true */

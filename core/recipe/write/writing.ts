@@ -1,4 +1,4 @@
-import type { Fix, Line, Recipe, Revision, Writing, WrittenLine, WrittenStep } from '#core/contract';
+import type { Fix, Line, Recipe, Revision, Step, Writing, WrittenLine, WrittenStep } from '#core/contract';
 import type { FileRecipe } from '../read/file.ts';
 import { sayMakes, sayServing } from './compose.ts';
 import { composeLines, foodId, type ComposedFood, type ReadingContext } from './lines.ts';
@@ -57,7 +57,7 @@ const textOf = (line: Line): string =>
 export function writingOf(revision: Revision, ctx: ReadingContext, beside: Pick<Recipe, 'pictureId' | 'rating'> = {}): Writing {
   const lines: WrittenLine[] = [];
   let section: string | undefined;
-  const { lines: stored, steps, ...base } = revision;
+  const { lines: stored, steps, method, ...base } = revision;
   for (let i = 0; i < stored.length; i += 1) {
     const first = stored[i]!;
     if (first.section !== section) {
@@ -90,7 +90,7 @@ export function writingOf(revision: Revision, ctx: ReadingContext, beside: Pick<
     makes: sayMakes(base),
     serving: sayServing(base.serving),
     lines,
-    steps: steps.map((s) => ({ id: s.id, text: s.text, step: s })),
+    steps: writtenSteps(steps, method),
     lifeId: base.storage[0]?.rowId,
     tags: base.tags.join(', '),
     source: base.source,
@@ -102,6 +102,12 @@ export function writingOf(revision: Revision, ctx: ReadingContext, beside: Pick<
     ...(beside.rating !== undefined && { rating: beside.rating }),
   };
 }
+
+/** The method's paragraphs with the steps that were kept of them. */
+const writtenSteps = (steps: readonly Step[], method: Revision['method']): WrittenStep[] =>
+  method
+    ? method.map(({ id, text }) => ({ id, text, kept: { text, steps: steps.filter((s) => s.textId === id) } }))
+    : steps.map((s) => ({ id: s.id, text: s.text, step: s }));
 
 /** A line of a file as it was kept with it, when its text is still the same. */
 function keptLine(text: string, kept: WrittenLine[], known: ReadonlySet<string>): WrittenLine | undefined {
