@@ -44,9 +44,9 @@ export const writtenStepSchema = z.object({
   /** Its steps as they were kept, and the text they were kept with. */
   kept: z.object({ text: z.string().max(4000), steps: z.array(stepSchema).max(80) }).optional(),
   fixes: z.array(stepFixSchema).max(80).optional(),
-  /** Where a step begins, or none does, against the reading: by the words there. */
+  /** Where a step begins against the reading, by the words there; `whole`: these words are one step. */
   cuts: z
-    .array(z.object({ text: z.string().min(1).max(4000), begins: z.boolean() }))
+    .array(z.object({ text: z.string().min(1).max(4000), whole: z.boolean().optional() }))
     .max(80)
     .optional(),
 });

@@ -2,5 +2,6 @@ export { mindsItself, workFacts, type Place, type WorkFacts } from './classes.ts
 export { methodFindings, type MethodFinding } from './findings.ts';
 export { handsAt, inSession } from './grow.ts';
 export { durationsOf } from './minutes.ts';
+export type { Cut } from './pieces.ts';
 export { segmentsOf } from './segments.ts';
 export { understand, type MethodContext, type Understood, type UnderstoodStep } from './understand.ts';

@@ -9,6 +9,8 @@ import { segmentsOf, type Segment } from './segments.ts';
 export interface Cut {
   at: number;
   begins: boolean;
+  /** To here it is one step, as it was kept. */
+  until?: number;
 }
 
 /** The first letter at or behind a place. */
@@ -282,6 +284,9 @@ export function piecesOf(
       open = [];
     };
     const forced = new Map((cuts[paragraph] ?? []).map((c) => [letterAt(text, c.at), c.begins] as const));
+    const whole = (cuts[paragraph] ?? []).flatMap((c) => (c.until === undefined ? [] : [[letterAt(text, c.at), c.until] as const]));
+    const beginsAt = (at: number): boolean | undefined =>
+      forced.get(at) ?? (whole.some(([from, to]) => at > from && at < to) ? false : undefined);
     const told = segmentsOf(text, language, new Set([...forced].flatMap(([at, begins]) => (begins ? [at] : []))));
     let held: Segment | undefined;
     for (const [n, one] of told.entries()) {
@@ -321,7 +326,7 @@ export function piecesOf(
       const before = open.findLast((t) => t.kind !== undefined)?.kind ?? pieces.at(-1)?.kind;
       const taken: Taken = { segment: s, kind: kindOf(s, text, before), foods: hasFoods(s) };
       const empty = s.act === undefined && taken.kind === undefined && !s.serve && (!taken.foods || tells.test(text.slice(s.at, s.end)));
-      const begins = forced.get(letterAt(text, s.at));
+      const begins = beginsAt(letterAt(text, s.at));
       if (open.length > 0 && (begins ?? (!(empty && s.section === undefined) && cutsHere(open, taken, text)))) close(s.at);
       if (s.section !== undefined) {
         section = s.section;

@@ -117,7 +117,15 @@ export function understand(paragraphs: readonly string[], recipeLines: readonly 
       ? Math.max(0, kgHeld[i]!)
       : [...bound[i]!.takes].reduce((sum, k) => sum + (k === i ? 0 : kg(k, depth + 1)), 0);
   const steps = pieces.map((p, i): UnderstoodStep => {
-    const what = `${p.text} ${shares[i]!.map((u) => u.line.name).join(' ')}`;
+    const what = `${p.text} ${[
+      i,
+      ...reached(
+        bound.map((b) => [...b.takes]),
+        i,
+      ),
+    ]
+      .flatMap((k) => shares[k]!.map((u) => u.line.name))
+      .join(' ')}`;
     const heatC = p.kind === 'preheat' || p.kind === 'bake' || p.kind === 'slow' ? heatOf(p.text) : undefined;
     const cue = cueOf(p.text);
     return {

@@ -1,6 +1,8 @@
 export { compose, isWhole, type Ask, type Composed } from './compose.ts';
 export { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
 export { composeLines, fixOf, foodId, type ComposedFood, type ComposedRow, type OwnRecipe, type ReadingContext } from './lines.ts';
+export { cutStep, joinStep, placeOfStep, putInStep, readAgain, sayOfStep, takeOutOfStep, type StepPlace } from './mend.ts';
+export { methodAsks, type MethodAsk } from './methodAsks.ts';
 export { stepsOf, tidied, type ReadSteps } from './steps.ts';
 export { emptyWriting, writingOf, writingOfFile } from './writing.ts';
 export { readServing, readYield, type ReadYield } from './yield.ts';

@@ -1,6 +1,6 @@
 import type { Line, Step, StepFix, WorkKind, WrittenStep } from '#core/contract';
 import { gramsOf, type IngredientFinder } from '#core/kitchen';
-import { workFacts, understand, type Understood, type UnderstoodStep } from '../method/index.ts';
+import { workFacts, understand, type Cut, type Understood, type UnderstoodStep } from '../method/index.ts';
 
 const most = { stepChars: 1200, waitMin: 20_000, handsMin: 600 };
 
@@ -210,21 +210,21 @@ export function stepsOf(given: readonly WrittenStep[], lines: readonly Line[], {
   // what was kept begins where it began, and what stands behind it begins anew
   const cuts = written.map((w) => {
     const kept = keptOf(w);
-    const said = (w.cuts ?? []).flatMap((c) => {
+    const said = (w.cuts ?? []).flatMap((c): Cut[] => {
       const at = w.text.indexOf(c.text);
-      return at < 0 ? [] : [{ at, begins: c.begins }];
+      return at < 0 ? [] : [{ at, begins: true, ...(c.whole && { until: at + c.text.length }) }];
     });
-    const spans = (kept?.steps ?? []).flatMap((s) => {
+    const spans = (kept?.steps ?? []).flatMap((s): Cut[] => {
       const raw = rawOf(s, kept!.text);
       const at = raw.trim() === '' ? -1 : w.text.indexOf(raw.trim());
       return at < 0
         ? []
         : [
-            { at, begins: true },
+            { at, begins: true, until: at + raw.trim().length },
             ...(at + raw.trim().length < w.text.trimEnd().length ? [{ at: at + raw.trim().length, begins: true }] : []),
           ];
     });
-    return [...spans.filter((s) => !said.some((c) => c.at === s.at) && s.at > 0), ...said];
+    return [...spans.filter((s) => !said.some((c) => c.at === s.at)), ...said];
   });
   const understood = understand(paragraphs, lines, { ...(finder && { finder }), massG: massIn(finder), cuts });
   const used = new Set<string>();
@@ -274,9 +274,11 @@ export function stepsOf(given: readonly WrittenStep[], lines: readonly Line[], {
     const base: Step = old
       ? {
           ...linked({ ...old, id }, known, lineIds),
-          ...(old.span || understood.steps.filter((x) => x.paragraph === s.paragraph).length > 1
-            ? { textId: w.id, span: [s.at, s.end] as [number, number] }
-            : {}),
+          ...(keptOf(w)!.text !== w.text &&
+            (old.span || understood.steps.filter((x) => x.paragraph === s.paragraph).length > 1) && {
+              textId: w.id,
+              span: [s.at, s.end] as [number, number],
+            }),
           uses: [...old.uses.filter((u) => lineIds.has(u.lineId)), ...read.uses.filter((u) => !taken.has(u.lineId))],
           // what it waited for has gone: it comes after what it is read to come after
           ...(old.after.length > 0 && !old.after.some((k) => known.has(k)) && { after: read.after, takes: read.takes }),
