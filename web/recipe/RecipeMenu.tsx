@@ -57,6 +57,7 @@ export function RecipeMenu({ data }: { data: RecipeAnswer }) {
         <Menu.Dropdown>
           <Menu.Item onClick={() => void copy()}>Copy it</Menu.Item>
           <Menu.Item onClick={() => void navigate(`/recipes/${recipe.id}/revisions`)}>What changed, and when</Menu.Item>
+          <Menu.Item onClick={() => void navigate(`/recipes/${recipe.id}/edit?again=1`)}>Read the method again</Menu.Item>
           <Menu.Item onClick={() => setMerging(true)}>It is the same as …</Menu.Item>
           <Menu.Divider />
           <Menu.Item onClick={() => window.print()}>Print it</Menu.Item>

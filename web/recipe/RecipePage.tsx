@@ -1,7 +1,7 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { memo, useCallback, useEffect, useRef } from 'react';
 import { Link, Navigate, useNavigate, useParams } from 'react-router';
-import { countOf, sayDayYear, sayPortions } from '#core/kitchen';
+import { countOf, sayDayYear, sayPortions, toNumber } from '#core/kitchen';
 import { sayGap } from '#core/recipe';
 import { portionName } from '#core/session';
 import { type RecipeAnswer } from '#core/queries';
@@ -69,7 +69,7 @@ const Sized = memo(function Sized({ data, s }: { data: RecipeAnswer; s: Scaling 
         {scaled && (
           <Amounts data={data} s={s} lines={scaled.lines.filter((l) => l.line.moment === 'cookDay')} title="On the day it is eaten" />
         )}
-        <StepsCard revision={revision} passage={scaled?.passage} />
+        <StepsCard revision={revision} passage={scaled?.passage} factor={scaled ? toNumber(scaled.factor) : 1} />
       </Stack>
       <Stack>
         {scaled && <SizeCard data={data} scaled={scaled} />}

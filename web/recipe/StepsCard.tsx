@@ -1,40 +1,73 @@
-import { Box, Card, Text, Title } from '@mantine/core';
-import { memo } from 'react';
+import { Box, Card, Group, SegmentedControl, Skeleton, Text, Title } from '@mantine/core';
+import { lazy, memo, Suspense, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
-import type { Passage } from '#core/recipe';
+import { handsAt, type Passage } from '#core/recipe';
 import { Rows } from '../ui/Rows.tsx';
 
 /** The method, with hands and waiting at this size. */
-export const StepsCard = memo(function StepsCard({ revision, passage }: { revision: Revision; passage: Passage | undefined }) {
+const MethodTime = lazy(() => import('../draw/MethodTime.tsx').then((m) => ({ default: m.MethodTime })));
+
+export const StepsCard = memo(function StepsCard({
+  revision,
+  passage,
+  factor = 1,
+}: {
+  revision: Revision;
+  passage: Passage | undefined;
+  /** Times the written size. */
+  factor?: number;
+}) {
+  const [view, setView] = useState('words');
   return (
     <Card data-later aria-label="Steps" id="method">
-      <Title order={2}>Steps</Title>
-      <Rows component="ol">
-        {revision.steps.map((s, i) => {
-          const waits = Math.round(s.waitMin + (passage?.waits[s.id] ?? 0));
-          const hands = Math.round(s.handsOnMin + (passage?.hands[s.id] ?? 0));
-          const moved = waits !== s.waitMin || hands !== s.handsOnMin;
-          return (
-            <li key={s.id} data-top>
-              <Text span variant="mid" c="var(--rim)" miw={26}>
-                {i + 1}
-              </Text>
-              <Box className="grow">
-                <Box fz={17}>{s.text}</Box>
-                <Text component="div" c="dimmed" fz={15}>
-                  {sayMinutes(hands)} of hands{s.handsOnPerKgMin ? ` and ${s.handsOnPerKgMin} min a kilo` : ''}
-                  {waits > 0 ? `, ${sayMinutes(waits)} by itself` : ''}
-                  {moved
-                    ? ` at this size (written: ${sayMinutes(s.handsOnMin)}${s.waitMin > 0 ? ` and ${sayMinutes(s.waitMin)}` : ''})`
-                    : ''}
-                  {s.guess ? ' (guessed)' : ''}.{s.cue && <b> Done when: {s.cue}.</b>}
+      <Group justify="space-between" mb={6}>
+        <Title order={2}>Steps</Title>
+        {revision.steps.length > 1 && (
+          <SegmentedControl
+            aria-label="Show the steps as"
+            value={view}
+            onChange={setView}
+            data={[
+              { value: 'words', label: 'Words' },
+              { value: 'time', label: 'Time' },
+            ]}
+          />
+        )}
+      </Group>
+      {view === 'time' && (
+        <Suspense fallback={<Skeleton height={180} />}>
+          <MethodTime steps={revision.steps} />
+        </Suspense>
+      )}
+      {view === 'words' && (
+        <Rows component="ol">
+          {revision.steps.map((s, i) => {
+            const waits = Math.round(s.waitMin + (passage?.waits[s.id] ?? 0));
+            const hands = Math.round(handsAt(s, factor) + (passage?.hands[s.id] ?? 0));
+            const moved = waits !== s.waitMin || hands !== s.handsOnMin;
+            return (
+              <li key={s.id} data-top>
+                <Text span variant="mid" c="var(--rim)" miw={26}>
+                  {i + 1}
                 </Text>
-              </Box>
-            </li>
-          );
-        })}
-      </Rows>
+                <Box className="grow">
+                  <Box fz={17}>{s.text}</Box>
+                  <Text component="div" c="dimmed" fz={15}>
+                    {s.moment === 'eve' ? 'The evening before: ' : s.moment === 'serve' ? 'On the day of eating: ' : ''}
+                    {sayMinutes(hands)} of hands{s.handsOnPerKgMin ? ` and ${s.handsOnPerKgMin} min a kilo` : ''}
+                    {waits > 0 ? `, ${sayMinutes(waits)} by itself` : ''}
+                    {moved
+                      ? ` at this size (written: ${sayMinutes(s.handsOnMin)}${s.waitMin > 0 ? ` and ${sayMinutes(s.waitMin)}` : ''})`
+                      : ''}
+                    {s.guess ? ' (guessed)' : ''}.{s.cue && <b> Done when: {s.cue}.</b>}
+                  </Text>
+                </Box>
+              </li>
+            );
+          })}
+        </Rows>
+      )}
     </Card>
   );
 });

@@ -1,10 +1,20 @@
 import { Card, Stack, Text, Title } from '@mantine/core';
 import { useHotkeys } from '@mantine/hooks';
 import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { Navigate, useNavigate, useParams } from 'react-router';
+import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Recipe, Writing } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
-import { canKeep, emptyWriting, readPasted, sayAsk, writingOf, writingOfFile, type ComposedFood, type ReadingContext } from '#core/recipe';
+import {
+  canKeep,
+  emptyWriting,
+  readLine,
+  readPasted,
+  sayAsk,
+  writingOf,
+  writingOfFile,
+  type ComposedFood,
+  type ReadingContext,
+} from '#core/recipe';
 import { portionName } from '#core/session';
 import type { RecipeAnswer, WriteAnswer } from '#core/queries';
 import { useRecipeQuery, useWriteQuery } from '../sync/api.ts';
@@ -30,6 +40,10 @@ import { LinesCard } from './LinesCard.tsx';
 import { MethodCard } from './MethodCard.tsx';
 import { NewFood } from './NewFood.tsx';
 import { PasteSheet } from './PasteSheet.tsx';
+import { MethodAsks, MethodFindings } from './shelf/MethodBeside.tsx';
+import { MethodShelf } from './shelf/MethodShelf.tsx';
+import { ReadAgain } from './shelf/ReadAgain.tsx';
+import { useMethod } from './shelf/useMethod.ts';
 import { corrected, useComposed, useReading, useWritingDraft } from './useWriting.ts';
 
 interface Kept {
@@ -80,6 +94,8 @@ function Editor({
   const circleOf = useCircle();
   const [problem, setProblem] = useState('');
   const [pasting, setPasting] = useState(false);
+  const [params] = useSearchParams();
+  const [again, setAgain] = useState(params.has('again'));
   const [making, setMaking] = useState<ComposedFood>();
   /** Others of its files that still wait. */
   const waiting = useAppSelector((s) => (s.drafts.byKey[importKey]?.present as ImportList | undefined)?.items?.length ?? 0);
@@ -114,6 +130,15 @@ function Editor({
   // what stands beside follows a moment after the letter
   const later = useDeferredValue(composed);
   const laterWriting = useDeferredValue(writing);
+  const laterMethod = useMethod(laterWriting, later, edit);
+  const takeAmount = useCallback(
+    (lineId: string, amount: string): void => {
+      const food = rows.current.flatMap((r) => ('foods' in r ? r.foods : [])).find((f) => f.line.id === lineId);
+      const read = readLine(`${amount} of it`);
+      if (food && read?.amount !== undefined) onFood(food, { amount: read.amount, ...(read.unit && { unit: read.unit }) });
+    },
+    [onFood],
+  );
   const takeWhole = useCallback((text: string): boolean => {
     const next = withPasted(live.current.writing, text);
     if (next) live.current.edit(next);
@@ -181,9 +206,12 @@ function Editor({
             onWhole={takeWhole}
           />
           <MethodCard writing={writing} composed={composed} edit={edit} />
+          <MethodShelf method={laterMethod} onReadAgain={writing.steps.some((w) => w.step ?? w.kept) ? () => setAgain(true) : undefined} />
         </Stack>
         <Stack>
+          <MethodAsks method={laterMethod} />
           <Asks writing={laterWriting} composed={later} recipeId={id} data={data} put={put} onFood={onFood} onNew={setMaking} />
+          <MethodFindings composed={later} method={laterMethod} finder={reading.finder} onAmount={takeAmount} />
           <AboutCard writing={writing} composed={composed} data={data} put={put} />
           <ComesOut composed={later} finder={reading.finder} data={data} put={put} />
           <ForTheFreezer composed={later} finder={reading.finder} data={data} />
@@ -209,6 +237,18 @@ function Editor({
           )}
         </Stack>
       </Columns>
+      {again && (
+        <ReadAgain
+          writing={writing}
+          steps={composed.revision.steps}
+          reading={reading}
+          onClose={() => setAgain(false)}
+          onTake={(next) => {
+            edit(next);
+            setAgain(false);
+          }}
+        />
+      )}
       {making && (
         <NewFood
           name={making.line.name}

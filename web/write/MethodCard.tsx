@@ -1,6 +1,6 @@
 import { Card, Text, Title } from '@mantine/core';
 import { memo, useMemo, useRef } from 'react';
-import type { Writing, WrittenStep } from '#core/contract';
+import type { Step, Writing, WrittenStep } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import { move, type Composed } from '#core/recipe';
 import { newId } from '../sync/device.ts';
@@ -44,6 +44,14 @@ const StepRow = memo(function StepRow({
   );
 });
 
+/** Which steps a paragraph holds, and their minutes. */
+function sayPart({ from, steps }: { from: number; steps: readonly Step[] }): string {
+  const hands = steps.reduce((sum, s) => sum + s.handsOnMin, 0);
+  const wait = steps.reduce((sum, s) => sum + s.waitMin, 0);
+  const which = steps.length === 1 ? `step ${from}` : `steps ${from} to ${from + steps.length - 1}`;
+  return `${which}: ${steps.some((s) => s.guess) ? 'about ' : ''}${sayMinutes(hands)}${wait > 0 ? `, then ${sayMinutes(wait)} by itself` : ''}`;
+}
+
 /** The method as plain text, a step each: split by Enter, joined by Backspace. */
 export function MethodCard({
   writing,
@@ -58,7 +66,15 @@ export function MethodCard({
   const steps = writing.steps.length > 0 ? writing.steps : [empty.current];
   const setSteps = (next: WrittenStep[], field?: string): void => edit({ ...writing, steps: next }, field);
   const acts = useTexts(steps, setSteps, newStep);
-  const read = useMemo(() => new Map(composed.revision.steps.map((s) => [s.id, s])), [composed.revision.steps]);
+  // a paragraph may hold several steps
+  const read = useMemo(() => {
+    const found = new Map<string, { from: number; steps: Step[] }>();
+    composed.revision.steps.forEach((s, i) => {
+      const id = s.textId ?? s.id;
+      found.set(id, { from: found.get(id)?.from ?? i + 1, steps: [...(found.get(id)?.steps ?? []), s] });
+    });
+    return found;
+  }, [composed.revision.steps]);
   return (
     <Card aria-label="Method">
       <Title order={2} mb={6}>
@@ -74,11 +90,7 @@ export function MethodCard({
               text={step.text}
               n={i + 1}
               only={i === 0 && steps.length === 1}
-              minutes={
-                known
-                  ? `${known.guess ? 'about ' : ''}${sayMinutes(known.handsOnMin)}${known.waitMin > 0 ? `, then ${sayMinutes(known.waitMin)} by itself` : ''}`
-                  : ''
-              }
+              minutes={known ? sayPart(known) : ''}
               acts={acts}
             />
           );

@@ -19,6 +19,7 @@ const stateWords = new Set(
   (
     'tinned chopped fresh dried ground cooked white plain whole table large small medium big ripe hot cold warm soft hard raw red green black brown yellow dark light strong extra virgin fine finely roughly thinly coarse flaky unsalted salted good ' +
     'frozen fatty lean boneless skinless peeled diced sliced grated crushed juiced melted toasted shredded jointed cubed halved stoned soaked drained rinsed minced smoked spring sweet to serve and or of the a an with for in on each about pinch ' +
+    'half quarter third kilo dozen couple few good glug knob splash drop little ' +
     'clove head stick sprig bunch leaf sheet tin can jar pack piece stalk handful thumb cup spoon tbsp tsp litre kilo glass knob ' +
     'getrocknete getrocknet frisch gehackt gewürfelt grosse kleine zehe zehen bund prise dose glas ' +
     'de la le les du des hoja hojas gousse gousses cucharada cucharadas cucharadita cucharaditas cucchiaio cucchiai bicchiere di secchi verde rojo blanco bianco rape feuille feuilles hachee sec'

@@ -1,5 +1,6 @@
 export { mindsItself, workFacts, type Place, type WorkFacts } from './classes.ts';
 export { methodFindings, type MethodFinding } from './findings.ts';
+export { earliest, type EarlyStep } from './earliest.ts';
 export { handsAt, inSession } from './grow.ts';
 export { durationsOf } from './minutes.ts';
 export type { Cut } from './pieces.ts';
