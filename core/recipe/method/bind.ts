@@ -685,8 +685,24 @@ function lastResort(ctx: Context): void {
         ),
       );
     });
-    if (at < 0) continue;
-    ctx.bound[at]!.uses.set(l.line, 1);
+    // told only under “before” or “until”: it has gone in by then
+    const quietly =
+      at >= 0
+        ? at
+        : ctx.pieces.findIndex(
+            (p) =>
+              p.kind !== 'preheat' &&
+              p.segments.some((s) =>
+                mentionsIn(s.tokens, [l], s.verbs).some(
+                  (m) =>
+                    s.quiet.has(m.from) &&
+                    s.tokens.slice(0, m.from).some((t) => /^(?:before|until|till|once|when)$/.test(t.word)) &&
+                    !s.tokens.slice(Math.max(0, m.from - 3), m.from).some((t) => /^(?:no|not|without|never)$/.test(t.word)),
+                ),
+              ),
+          );
+    if (quietly < 0) continue;
+    ctx.bound[quietly]!.uses.set(l.line, 1);
     ctx.left.set(l.line, 0);
   }
 }

@@ -38,6 +38,8 @@ function unlisted(read: Understood, finder: IngredientFinder): MethodFinding[] {
           if (span.length < n || span.slice(1).some((t) => t.before !== 'space') || span.some((_t, k) => s.verbs.has(i + k))) continue;
           if (named.some((m) => m.from < i + n && m.to >= i)) continue;
           if (span.some((t) => stop.test(t.word) || /^\d/.test(t.word))) continue;
+          // “for the hummus, …” names the part that follows
+          if (i === 2 && s.first && /^(?:for|für|pour|para|per)$/.test(s.tokens[0]!.word)) continue;
           const name = span.map((t) => t.word).join(' ');
           if (notFoods.test(name) || (n === 1 && (isProduct(span[0]!.stem) || groupOf(s.tokens, i, read.lines)))) continue;
           const row = /^[\d¼-¾]/.test(name) ? undefined : finder.match(name);

@@ -70,8 +70,12 @@ export interface Mention {
   weight: number;
 }
 
+const part = /^(?:n|en|e)?(?:saft|schale|abrieb|zeste|blatter|wurfel|stucke|scheiben|kerne|brei|ringe|streifen)$/;
 const isWord = (token: string, word: string): boolean =>
   sameStem(token, word) ||
+  (word.length >= 5 &&
+    token.startsWith(word.slice(0, -1)) &&
+    part.test(token.slice(word.length - 1).replace(/^[a-z](?=n?(?:saft|schale|abrieb))/, ''))) ||
   (token.length >= 4 && word.length > token.length + 2 && word.endsWith(token)) ||
   (word.length >= 5 && token.length > word.length + 2 && token.endsWith(word));
 
@@ -199,7 +203,7 @@ const isGroupWord = (stem: string): boolean => groups.some(([pattern]) => patter
 const byName: readonly (readonly [RegExp, RegExp])[] = [
   [
     /^(?:meat|fleisch|viande|carne|bird)$/,
-    /\b(?:beef|lamb|pork|veal|rabbit|duck|goose|venison|goat|mutton|chicken|turkey|oxtail|shin|brisket|hock|mince|ham|boar|rind|schwein|lamm|poulet|pollo|ternera|cerdo|boeuf|bœuf|agneau|porc)/iu,
+    /\b(?:beef|lamb|pork|veal|rabbit|duck|goose|venison|goat|mutton|chicken|turkey|oxtail|shin|brisket|hock|mince|ham|boar|rind|huhn|hähnchen|pute|ente|gans|kalb|wild|schwein|lamm|poulet|pollo|ternera|cerdo|boeuf|bœuf|agneau|porc)/iu,
   ],
   [
     /^(?:vegetable|veg|veggie|gemuse|legume|verdura|verdure)$/,
@@ -228,7 +232,8 @@ const byName: readonly (readonly [RegExp, RegExp])[] = [
 
 /** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. */
 export function groupOf(tokens: readonly Token[], i: number, lines: readonly LineNames[]): LineNames[] | undefined {
-  const { stem } = tokens[i]!;
+  const { word } = tokens[i]!;
+  const stem = word === 'greens' ? 'vegetable' : tokens[i]!.stem;
   const before = tokens[i - 1]?.stem ?? '';
   if (/^(?:ingredient|zutat|zutaten|ingredienti|ingrediente|thing|stuff)$/.test(stem)) {
     const isWet = (l: LineNames): boolean =>

@@ -67,6 +67,7 @@ const longTime = (text: string): boolean => readDurations(text).some((d) => d.lo
 function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKind | undefined {
   const said = text.slice(s.at, s.end);
   if (s.alternative) return undefined;
+  if (/^\W*(?:oven|ofen|horno|forno)\b/iu.test(said) && !hasTime(said)) return 'preheat';
   if (
     (s.act === 'add' || s.act === 'small') &&
     /\b(?:set|turn|switch|put)\b[^.]*\b(?:oven|grill)\b/iu.test(said) &&

@@ -19,7 +19,8 @@ const products: readonly (readonly [words: string, made: RegExp])[] = [
   ['mixture mix mass mischung masse mélange mezcla', /\b(?:mix|stir|whisk|combine|beat|grate|fold)\b|\b(?:mischen|rühren|mélang|mezcl)/iu],
   ['pesto dressing dip paste curry jam compote syrup custard', /\b(?:blend|blitz|whisk|pound|cook|simmer|stir)/iu],
   ['ball meatball patty patties dumpling parcel roll loaf pancake wrap', /\b(?:shape|roll|balls?|form|pat|fold|fill|fry|patties)\b/iu],
-  ['crumb seed zest skin shell marrow', /\b(?:seeds?|zest|skins?|shells?|crumbs?)\b/iu],
+  // only where the very word was said before
+  ['crumb seed zest skin shell marrow', /(?!)/u],
   ['vorteig starter sponge poolish', /\b(?:vorteig|sponge|hefe|yeast|starter)\b/iu],
 ];
 

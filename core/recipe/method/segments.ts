@@ -56,7 +56,7 @@ const eveWords =
 const nextDayWords =
   /\b(?:next (?:day|morning)|the following (?:day|morning)|day (?:two|2)|in the morning|am nächsten (?:tag|morgen)|le lendemain|al día siguiente|il giorno dopo)\b/iu;
 const serveWords =
-  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?! before)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|vor dem servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:cold|warm|hot|lovely|best|good|nice|eat|delicious)\b[^.]* with\b|\b(?:alongside|beside it|on the side)\b/iu;
+  /\b(?:to serve|serve[sd]? (?:with|it|them|over|on|hot|cold|warm|in|at)|for serving|at (?:the )?table|on the (?:day|night)(?! before)|(?:on|at) eating day|(?:each|every|per|in the|into) (?:bowl|plate|portion|serving|helping)|over each (?:bowl|plate|portion)|in(?:to)? (?:each|every|the) bowls?|when (?:wanted|you want to eat|eating|serving)|bake[d]? from frozen|from frozen|to eat|thaw(?:ed)?|defrost|reheat|before (?:serving|eating)|at serving|zum servieren|vor dem servieren|zum essen|beim servieren|bei tisch|dazu reichen|au moment de servir|pour servir|avant de servir|à table|al servir|para servir|antes de servir|a la hora de servir|al momento di servire|per servire|prima di servire|in tavola|(?:the )?(?:following )?serving day)\b|^(?:(?:lovely|best|good|nice|eat|delicious)\b[^.]* with|(?:cold|warm|hot) with)\b|\b(?:alongside|beside it|on the side)\b/iu;
 const cookDayHeads =
   /^(?:to (?:cook|eat|serve|heat|reheat|bake|finish on the day)|on the day|serving|eating day|zum servieren|pour servir|para servir|per servire)\b/iu;
 
@@ -166,8 +166,8 @@ function actsOf(tokens: readonly Token[], language: Language): Found[] {
       const things = v.length === 1 && alsoThings.has(t.word);
       const toVerb =
         prev === 'to' &&
-        /^(?:put|leave|left|set|allow|bring|hang|it|them|aside|get|over|batter|down)$/.test(words[i - 2] ?? '') &&
-        !/^(?:boil|simmer)$/.test(t.word);
+        /^(?:put|leave|left|set|allow|bring|hang|it|them|aside|get|over|batter|down|on)$/.test(words[i - 2] ?? '') &&
+        (words[i - 2] === 'on' || !/^(?:boil|simmer)$/.test(t.word));
       if (t.before === 'space' && article.test(prev) && !toVerb && i > 0) continue;
       const begun =
         i === 0 &&

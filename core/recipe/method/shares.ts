@@ -16,7 +16,7 @@ const fractions: readonly (readonly [RegExp, number])[] = [
   [/(?:three[- ]quarters|dreiviertel|drei viertel|trois quarts|tres cuartos|tre quarti|¾)(?: of| der| des| de| di)?$/iu, 0.75],
   [/(?:a third|one third|ein drittel|un tiers|un tercio|un terzo|⅓)(?: of| der| des| de| di)?$/iu, 1 / 3],
   [/(?:a quarter|one quarter|ein viertel|un quart|un cuarto|un quarto|¼)(?: of| der| des| de| di)?$/iu, 0.25],
-  [/(?:half|die hälfte|halbe[nrs]?|la moitié|la mitad|mitad|metà|½)(?: of| der| des| vom| von| de| del| di| dei)?$/iu, 0.5],
+  [/(?:half|(?:die|der) hälfte|halbe[nrs]?|la moitié|la mitad|mitad|metà|½)(?: of| der| des| vom| von| de| del| di| dei)?$/iu, 0.5],
   [/(?:most|das meiste|la plupart|la mayor parte)(?: of| der| des| de)?$/iu, 0.8],
   [/(?:a little|a bit|some|etwas|un peu|un poco)(?: of| de| di)?$/iu, 0.1],
 ];

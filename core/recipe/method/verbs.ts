@@ -26,7 +26,7 @@ const english: ReadonlyMap<string, Act> = new Map([
   ...of('reduce', 'reduce, thicken, boil down'),
   ...of('steam', 'steam'),
   ...of('preheat', 'preheat, pre-heat'),
-  ...of('bake', 'bake, roast, gratinate, broil'),
+  ...of('bake', 'part-bake, par-bake, blind-bake, bake, roast, gratinate, broil'),
   ...of('slow', 'pressure-cook, slow-cook'),
   ...of('rest', 'rest, stand, prove, proof, relax, rise, leave, infuse, ferment, hang, ripen'),
   ...of('soak', 'soak, marinate, steep, cure, brine, macerate, hydrate'),
@@ -58,7 +58,7 @@ const others: Readonly<Record<Exclude<Language, 'en'>, readonly (readonly [RegEx
   de: [
     [/^(?:auf|vor)?heizen$|^vorheizen$/, 'preheat'],
     [
-      /^(?:(?:klein|fein|grob)?schneiden|(?:zer|klein|fein)?hacken|schälen|würfeln|putzen|raspeln|reiben|waschen|entkernen|halbieren|vierteln|achteln|hobeln|zupfen|mahlen|entsteinen|stifteln|zerkleinern|auslösen|zerdrücken|teilen|zerteilen)$/,
+      /^(?:(?:klein|fein|grob)?schneiden|(?:zer|klein|fein)?hacken|schälen|würfeln|putzen|raspeln|reiben|waschen|entkernen|halbieren|vierteln|achteln|hobeln|zupfen|mahlen|entsteinen|stifteln|zerkleinern|auslösen|zerdrücken|ablösen|teilen|zerteilen)$/,
       'cut',
     ],
     [/^(?:ver)?mischen$|^(?:ver|glatt|an)?rühren$|^vermengen$|^schlagen$|^verquirlen$|^stampfen$|^wenden$/, 'mix'],
@@ -77,7 +77,7 @@ const others: Readonly<Record<Exclude<Language, 'en'>, readonly (readonly [RegEx
     [/^(?:ab|aus|er|herunter)?kühlen$|^kaltstellen$|^auftauen$|^stellen$/, 'cool'],
     [/^(?:ein|vor|ge)?frieren$|^einfrieren$|^trocknen$|^dörren$/, 'freeze'],
     [/^(?:fein )?pürieren$|^mixen$|^zermahlen$/, 'blend'],
-    [/^(?:ab)?(?:gießen|giessen|seihen|tropfen|schöpfen)$|^passieren$|^abschrecken$|^ausdrücken$|^pressen$|^abspülen$/, 'strain'],
+    [/^(?:ab|durch)?(?:gießen|giessen|seihen|tropfen|schöpfen)$|^passieren$|^abschrecken$|^ausdrücken$|^pressen$|^abspülen$/, 'strain'],
     [/^(?:aus)?formen$|^(?:aus|auf)?rollen$|^wickeln$|^falten$/, 'shape'],
     [
       /^(?:ab|ein|be|um|auf)?füllen$|^(?:ein|auf|über)?schichten$|^ein(?:fetten|legen|buttern)$|^(?:aus|be)(?:legen|streichen|buttern)$|^schichten$|^verteilen$|^auslegen$|^fetten$|^einfetten$|^bestreichen$|^portionieren$|^belegen$/,

@@ -182,7 +182,6 @@ export const laterMethods: readonly LabelledMethod[] = [
     ],
     before: '0<1 1<2 2<4',
     free: '',
-    findings: 'unlisted:star',
   },
   {
     name: 'Polenta bake with greens',
