@@ -1,4 +1,4 @@
-import type { Bound } from './bind.ts';
+import type { Bound } from './held.ts';
 
 /** What each piece waits for: those whose results it takes, and those that only come first; a circle is broken where the text is told last. */
 export interface Ordered {
