@@ -1,7 +1,11 @@
 import { chromium } from '@playwright/test';
 import { ingredientFinder } from '../../core/kitchen/index.ts';
 import { ingredientRows } from '../../core/kitchen/data/index.ts';
-import { readLines } from '../../core/recipe/index.ts';
+import { compose, emptyWriting, readLines, understand } from '../../core/recipe/index.ts';
+import { laterMethods } from '../../core/recipe/method/texts/later.methods.ts';
+import { openMethods } from '../../core/recipe/method/texts/open.methods.ts';
+import { scoreMethods, type MethodScore } from '../../core/recipe/method/texts/score.ts';
+import { sealedMethods } from '../../core/recipe/method/texts/sealed.methods.ts';
 import { labelled, missOf } from '../../core/recipe/text/lines/labels.ts';
 import { openLines } from '../../core/recipe/text/lines/open.lines.ts';
 import { sealedLines } from '../../core/recipe/text/lines/sealed.lines.ts';
@@ -37,6 +41,46 @@ export async function readAlone(): Promise<void> {
   const texts = labelled(openLines + shapeLines).map((l) => l.written);
   const thousand = Array.from({ length: 1000 }, (_, i) => texts[i % texts.length] ?? '');
   note('1,000 ingredient lines read', await five(() => timed(() => thousand.forEach((t) => readLines(t, knows)))), 300, 'ms');
+}
+
+/** What is asked of the reading of methods, in hundredths. */
+const asked: readonly (readonly [Exclude<keyof MethodScore, 'misses' | 'steps'>, string, number])[] = [
+  ['lines', 'lines in the right step', 95],
+  ['orders', 'orders legal without a question', 90],
+  ['freedom', 'of the labelled freedom kept', 80],
+  ['minutes', 'minutes within a quarter', 85],
+  ['serve', 'eating day told', 90],
+  ['findings', 'findings right', 85],
+];
+
+/** Reading methods, by the core alone: labelled texts, and one of twenty steps. */
+export async function readMethods(): Promise<void> {
+  for (const [name, methods] of [
+    ['the open half', openMethods],
+    ['the first sealed half', sealedMethods],
+    ['those labelled last', laterMethods],
+  ] as const) {
+    const score = scoreMethods(methods);
+    for (const [key, says, target] of asked) {
+      const [right, of] = score[key];
+      const share = (100 * right) / of;
+      figures.push({
+        name: `Methods read, ${name}: ${says} (${right} of ${of})`,
+        measured: `${share.toFixed(1)} %`,
+        target: `at least ${target} %`,
+        met: share >= target,
+      });
+    }
+    console.log(name, score.misses);
+  }
+  const long = openMethods.slice(0, 4);
+  const texts = long.flatMap((m) => m.text.split('\n'));
+  const { revision } = compose(
+    { ...emptyWriting, name: 'Long', lines: long.flatMap((m, k) => m.lines.map((text, i) => ({ id: `l${k}.${i}`, text }))) },
+    { finder, recipes: [] },
+  );
+  const steps = understand(texts, revision.lines, { finder }).steps.length;
+  note(`A method of ${steps} steps read`, await five(() => timed(() => understand(texts, revision.lines, { finder }))), 30, 'ms');
 }
 
 const line = (i: number): string => labelled(openLines)[i % 120]?.written ?? 'salt';

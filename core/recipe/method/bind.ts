@@ -130,7 +130,11 @@ function takeLine(st: State, s: Spoken): void {
     for (const other of ctx.bound) if (other?.uses.has(line)) other.uses.set(line, undefined);
     b.uses.set(line, undefined);
     st.own.add(line);
-  } else refer(st, holder);
+  } else {
+    const lifted = pantry(s.mention.line) ? undefined : liftedFrom(ctx, line, n);
+    if (lifted === undefined) refer(st, holder);
+    else partly(st, lifted);
+  }
 }
 
 /** A line may be shared out when none of its places says how much. */
@@ -201,7 +205,8 @@ function takeProduct(st: State, s: Segment, i: number, before: string): void {
     /\b(?:lift|take|fish|scoop)\b[^.]*\bout\b|\bremove\b/iu.test(ctx.pieces[taker]!.text)
   )
     partly(st, made);
-  else refer(st, made);
+  // a thing nobody saw being made is what stands there
+  else refer(st, made ?? (makes || !/\bthe\b[^.,;]*$/iu.test(before) ? undefined : previous(ctx, n)));
 }
 
 /** “It”, “them”, “both”: what was made right before. */
@@ -310,6 +315,16 @@ const fillsIt = (b: Bound): boolean =>
         .some((t) => /^(?:tin|tins|tray|trays|jar|jars|dish|dishes|tub|tubs|pie|case|cases|ice|mould|moulds)$/.test(t.word)),
   );
 
+/** “The beetroot, which has been boiled the day before”: what stands right before goes into what was done before. */
+function whichBefore({ ctx, b, n, own }: State): void {
+  const before = ctx.pieces[n - 1];
+  if (!b.piece.past || !before || !b.piece.segments[0]!.tokens.some((t) => /^(?:which|that|who)$/.test(t.word))) return;
+  const line = before.segments.flatMap((s) => mentionsIn(s.tokens, ctx.lines, s.verbs)).at(-1)?.line.line;
+  if (!line || (ctx.left.get(line) ?? 0) < 0.99) return;
+  use(ctx, b, line, 1);
+  own.add(line);
+}
+
 function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void {
   const p = ctx.pieces[n]!;
   const b: Bound = { piece: p, uses: new Map(), takes: new Set(), after: new Set(), amounts: [] };
@@ -326,6 +341,7 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
     const all = here.length > 1 && /^(?:both|all|two|beide|beiden)$/.test(here[0]!.tokens[here[0]!.mention.from - 1]?.word ?? '');
     for (const s of all ? here : [choose(ctx, here, p, st.own)]) takeLine(st, s);
   }
+  whichBefore(st);
   divideLast(ctx, b, n);
   const partial =
     restAlone.test(p.text) && !spoken.some((s) => s.said === 'rest')

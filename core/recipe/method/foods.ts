@@ -72,6 +72,9 @@ export interface Mention {
 
 const part = /^(?:n|en|e)?(?:saft|schale|abrieb|zeste|blatter|wurfel|stucke|scheiben|kerne|brei|ringe|streifen)$/;
 const isWord = (token: string, word: string): boolean =>
+  token === word || ((token[0] === word[0] || token.endsWith(word) || word.endsWith(token)) && isForm(token, word));
+
+const isForm = (token: string, word: string): boolean =>
   sameStem(token, word) ||
   (word.length >= 5 &&
     token.startsWith(word.slice(0, -1)) &&
@@ -89,27 +92,22 @@ export const resultNouns = new Set(
 /** How well the words of a text from one on name a line: words of a name in their order, all of it best. */
 function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: number; weight: number } | undefined {
   const first = tokens[i]!.stem;
-  let best: { to: number; weight: number } | undefined;
-  const take = (to: number, weight: number): void => {
-    if (!best || weight > best.weight) best = { to, weight };
-  };
-  for (const [n, name] of line.names.entries()) {
-    if (!isWord(first, name[0]!)) continue;
-    let k = 0;
-    while (
-      k < name.length &&
-      i + k < tokens.length &&
-      isWord(tokens[i + k]!.stem, name[k]!) &&
-      (k === 0 || tokens[i + k]!.before === 'space')
-    )
-      k += 1;
-    if (k === name.length && !(k === 1 && stateWords.has(name[0]!))) take(i + k - 1, 10 * k + (n < 2 ? 3 : 1));
+  let to = -1;
+  let weight = 0;
+  for (let n = 0; n < line.names.length; n += 1) {
+    const name = line.names[n]!;
+    if (!isWord(first, name[0]!) || (name.length === 1 && stateWords.has(name[0]!))) continue;
+    let k = 1;
+    while (k < name.length && i + k < tokens.length && tokens[i + k]!.before === 'space' && isWord(tokens[i + k]!.stem, name[k]!)) k += 1;
+    const w = 10 * k + (n < 2 ? 3 : 1);
+    if (k === name.length && w > weight) [to, weight] = [i + k - 1, w];
   }
-  if (!best && !stateWords.has(first) && first.length > 1) {
-    for (const head of line.heads) if (isWord(first, head)) take(i, sameStem(first, head) ? 7 : 5);
-    if (!best) for (const word of line.words) if (word.length > 3 && isWord(first, word) && !isGroupWord(first)) take(i, 3);
-  }
-  return best;
+  if (weight > 0) return { to, weight };
+  if (stateWords.has(first) || first.length < 2) return undefined;
+  for (const head of line.heads) if (isWord(first, head)) weight = Math.max(weight, sameStem(first, head) ? 7 : 5);
+  if (weight > 0) return { to: i, weight };
+  for (const word of line.words) if (word.length > 3 && isWord(first, word) && !isGroupWord(first)) return { to: i, weight: 3 };
+  return undefined;
 }
 
 /**
@@ -203,7 +201,7 @@ const isGroupWord = (stem: string): boolean => groups.some(([pattern]) => patter
 const byName: readonly (readonly [RegExp, RegExp])[] = [
   [
     /^(?:meat|fleisch|viande|carne|bird)$/,
-    /\b(?:beef|lamb|pork|veal|rabbit|duck|goose|venison|goat|mutton|chicken|turkey|oxtail|shin|brisket|hock|mince|ham|boar|rind|huhn|hähnchen|pute|ente|gans|kalb|wild|schwein|lamm|poulet|pollo|ternera|cerdo|boeuf|bœuf|agneau|porc)/iu,
+    /\b(?:beef|lamb|pork|veal|rabbit|duck|goose|venison|goat|mutton|chicken|turkey|oxtail|shin|brisket|hock|mince|ham|boar|rind|huhn|hähnchen|pute|ente|gans|kalb|wild|schwein|lamm|poulet|pollo|ternera|cerdo|boeuf|bœuf|agneau|porc)|(?:huhn|hähnchen|fleisch|hack|keule)\b/iu,
   ],
   [
     /^(?:vegetable|veg|veggie|gemuse|legume|verdura|verdure)$/,

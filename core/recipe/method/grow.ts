@@ -12,7 +12,7 @@ export const inSession = (steps: readonly Step[]): Step[] => {
 /**
  * Minutes of hands at a size: what was written grows by the part of it that does.
  * @param f times the written size
- * @example handsAt({ handsOnMin: 24, handsGrow: 0.9 }, 4) // 88.8: four times the browning, one setting up
+ * @example handsAt({ handsOnMin: 20, handsGrow: 0.5 }, 3) // 40: three times the work, one setting up
  */
 export const handsAt = (step: Pick<Step, 'handsOnMin' | 'handsGrow'>, f: number): number =>
   step.handsOnMin * (1 + (step.handsGrow ?? 0) * (Math.max(0.25, f) - 1));

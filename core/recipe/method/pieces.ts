@@ -272,7 +272,10 @@ export function piecesOf(
         past: segments.some((s) => s.past),
         meanwhile: segments[0]!.meanwhile,
         then: segments[0]!.then,
-        eve: segments.some((s) => s.eve) || dayOne || (!segments[0]!.first && pieces.at(-1)?.eve === true && !pieces.at(-1)!.serve),
+        eve:
+          segments.some((s) => s.eve) ||
+          dayOne ||
+          (!segments[0]!.first && pieces.at(-1)?.eve === true && !pieces.at(-1)!.serve && !pieces.at(-1)!.past),
         serve:
           segments.some((s) => s.serve) ||
           (segments.some((s) => s.eve && !s.past) &&

@@ -239,6 +239,17 @@ function clauseStart(tokens: readonly Token[], verb: number, after: number, lang
   return language === 'de' ? after + 1 : verb;
 }
 
+/** “Add the beetroot, which has been boiled the day before, and the stock”: behind the clause it goes on as before. */
+function backToMain(acts: readonly Found[], tokens: readonly Token[]): Found[] {
+  return acts.flatMap((a, k): Found[] => {
+    const main = acts[k - 1];
+    if (!a.past || !main || main.past) return [a];
+    const end = acts[k + 1]?.i ?? tokens.length;
+    const on = tokens.findIndex((t, i) => i > a.i && i < end && t.before === 'comma' && t.word === 'and');
+    return on < 0 ? [a] : [a, { act: main.act, i: on, past: false }];
+  });
+}
+
 interface Headed {
   section?: string;
   tokens: readonly Token[];
@@ -277,7 +288,7 @@ export function segmentsOf(text: string, language: Language, breaks?: ReadonlySe
     const { tokens } = head;
     const whole = text.slice(s.at, s.end);
     const section = head.section ?? forThe.exec(whole.trim())?.[1];
-    const acts = actsOf(tokens, language);
+    const acts = backToMain(actsOf(tokens, language), tokens);
     const starts: number[] = [];
     acts.forEach((a, k) => starts.push(k === 0 ? 0 : clauseStart(tokens, a.i, acts[k - 1]!.i, language)));
     const parts =

@@ -9,7 +9,7 @@ export interface StepPlace {
   raw: string;
 }
 
-/** @example placeOfStep(writing, step)?.raw // 'Grate one quince and ' */
+/** Where a step stands in the method as written, and its words there. @example placeOfStep(writing, step)?.raw // 'Grate one quince and ' */
 export function placeOfStep(writing: Writing, step: Pick<Step, 'id' | 'textId' | 'span'>): StepPlace | undefined {
   const paragraph = writing.steps.find((w) => w.id === (step.textId ?? step.id));
   if (!paragraph) return undefined;
