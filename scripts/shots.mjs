@@ -34,6 +34,7 @@ const views = {
   feel: '/recipes/feel',
   import: '/recipes/new',
   write: `/recipes/${stew.recipe.id}/edit`,
+  method: `/recipes/${stew.recipe.id}/edit?shelf`,
   plan: `/plan/${next.id}`,
   shop: `/shop/${next.id}`,
   cook: `/cook/${next.id}`,
@@ -63,7 +64,7 @@ const kept = [
   'today',
   'recipes',
   'recipe',
-  'write',
+  'method',
   'plan',
   'shop',
   'cook',
@@ -126,6 +127,7 @@ for (const [name, url] of Object.entries(views)) {
       .getByText('All packs again')
       .click()
       .catch(() => {});
+  if (name === 'method') await page.getByLabel('How it is cooked').evaluate((e) => e.scrollIntoView());
   if (name === 'welcome') await page.getByRole('textbox').fill('leek soup 4 about october shed left');
   await page.waitForTimeout(250);
   const wide = await page.evaluate('document.documentElement.scrollWidth');

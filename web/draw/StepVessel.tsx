@@ -1,8 +1,12 @@
 import type { Step } from '#core/contract';
 import { workFacts, type Place } from '#core/recipe';
 
-/** Where a step stands, drawn: a pot while nobody knows. */
-export const placeOfStep = (step: Step): Place => {
+/** Where a step stands, drawn: what only goes into a pot stands where the pot does. */
+export const placeOfStep = (step: Step, steps: readonly Step[] = [], depth = 0): Place => {
+  if ((step.kind === 'mix' || step.kind === 'finish') && depth < 20) {
+    const from = steps.filter((s) => step.takes?.includes(s.id)).map((s) => placeOfStep(s, steps, depth + 1));
+    if (from.includes('hob')) return 'hob';
+  }
   if (step.kind) return workFacts[step.kind].place;
   const need = step.needs[0]?.kind;
   return need === 'oven'

@@ -6,6 +6,7 @@ import type { Recipe, Writing } from '#core/contract';
 import { sayPortions } from '#core/kitchen';
 import {
   canKeep,
+  compose,
   emptyWriting,
   readLine,
   readPasted,
@@ -89,7 +90,7 @@ function Editor({
   const { write } = useCommands();
   const { busy, once } = useOnce();
   const { value: writing, edit } = draft;
-  const composed = useComposed(writing, reading);
+  const { composed, read } = useComposed(writing, reading);
   const { sayMass, sayVolume } = useMeasures();
   const circleOf = useCircle();
   const [problem, setProblem] = useState('');
@@ -130,7 +131,8 @@ function Editor({
   // what stands beside follows a moment after the letter
   const later = useDeferredValue(composed);
   const laterWriting = useDeferredValue(writing);
-  const laterMethod = useMethod(laterWriting, later, edit);
+  const openAgain = useCallback(() => setAgain(true), []);
+  const laterMethod = useMethod(live, read);
   const takeAmount = useCallback(
     (lineId: string, amount: string): void => {
       const food = rows.current.flatMap((r) => ('foods' in r ? r.foods : [])).find((f) => f.line.id === lineId);
@@ -145,9 +147,9 @@ function Editor({
     return next !== undefined;
   }, []);
   const keep = async (plan: boolean): Promise<void> => {
-    const revision = plan
-      ? { ...composed.revision, confirmed: [...new Set([...composed.revision.confirmed, 'kind' as const])] }
-      : composed.revision;
+    // with every word of the method read, however quick the hand was
+    const whole = compose(writing, reading);
+    const revision = plan ? { ...whole.revision, confirmed: [...new Set([...whole.revision.confirmed, 'kind' as const])] } : whole.revision;
     const changes = keepChanges(id, writing, revision, kept?.recipe ?? null);
     const names = await circleOf({ ...revision, id: 'writing', recipeId: id, madeAt: now() }, kept?.answer.drawn ?? []).catch(
       () => undefined,
@@ -206,12 +208,12 @@ function Editor({
             onWhole={takeWhole}
           />
           <MethodCard writing={writing} composed={composed} edit={edit} />
-          <MethodShelf method={laterMethod} onReadAgain={writing.steps.some((w) => w.step ?? w.kept) ? () => setAgain(true) : undefined} />
+          <MethodShelf method={laterMethod} onReadAgain={writing.steps.some((w) => w.step ?? w.kept) ? openAgain : undefined} />
         </Stack>
         <Stack>
           <MethodAsks method={laterMethod} />
           <Asks writing={laterWriting} composed={later} recipeId={id} data={data} put={put} onFood={onFood} onNew={setMaking} />
-          <MethodFindings composed={later} method={laterMethod} finder={reading.finder} onAmount={takeAmount} />
+          <MethodFindings method={laterMethod} finder={reading.finder} onAmount={takeAmount} />
           <AboutCard writing={writing} composed={composed} data={data} put={put} />
           <ComesOut composed={later} finder={reading.finder} data={data} put={put} />
           <ForTheFreezer composed={later} finder={reading.finder} data={data} />

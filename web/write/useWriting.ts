@@ -1,7 +1,17 @@
+import { useDebouncedValue } from '@mantine/hooks';
 import { useMemo } from 'react';
 import { writingSchema, type Fix, type Line, type Writing } from '#core/contract';
 import { createMemo, ingredientFinder } from '#core/kitchen';
-import { compose, fixOf, type Composed, type ComposedFood, type ComposedRow, type ReadingContext } from '#core/recipe';
+import {
+  compose,
+  fixOf,
+  methodOf,
+  type Composed,
+  type ReadMethod,
+  type ComposedFood,
+  type ComposedRow,
+  type ReadingContext,
+} from '#core/recipe';
 import type { WriteAnswer } from '#core/queries';
 import { writingKey, writingName } from './importList.ts';
 import { useDraft, type DraftRun } from '../sync/useDraft.ts';
@@ -30,9 +40,16 @@ export const useWritingDraft = (recipeId: string, path: string, initial: Writing
     read: readWriting,
   });
 
-/** What is understood of it so far. */
-export const useComposed = (writing: Writing, reading: ReadingContext): Composed =>
-  useMemo(() => compose(writing, reading), [writing, reading]);
+/** How long after the last key the method is read: it is looked at, not typed into. */
+const settleMs = 320;
+
+/** What is understood of it so far: lines at every key, the method once the hand rests. */
+export function useComposed(writing: Writing, reading: ReadingContext): { composed: Composed; read: ReadMethod } {
+  const [settled] = useDebouncedValue(writing, settleMs);
+  const method = useMemo(() => methodOf(settled, reading), [settled, reading]);
+  const composed = useMemo(() => compose(writing, reading, method), [writing, reading, method]);
+  return { composed, read: method };
+}
 
 /** A writing in which one food of a line is corrected; the text stays as it is written. */
 export function corrected(

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { readDurations, statedMinutes } from './durations.ts';
+import { readDurations } from './durations.ts';
 
 const lows = (text: string): number[] => readDurations(text).map((d) => d.low);
 
@@ -60,24 +60,11 @@ describe('times as cooks write them', () => {
     ));
 });
 
-describe('hands or by itself', () => {
-  it.each([
-    ['Simmer the beans an hour and a half in fresh water till soft.', 0, 90],
-    ['Sweat the veg in the oil, 10 min.', 10, 0],
-    ['Sweat the leeks 10 min, then simmer for 20 minutes.', 10, 20],
-    ['In with the tomatoes and beans, 20 min, lid ajar.', 0, 20],
-    ['Knead for 10 minutes by hand.', 10, 0],
-    ['Bake at 180 C for 40 minutes.', 0, 40],
-    ['Simmer one jar for 7 minutes, stirring.', 7, 0],
-    ['Fry gently for 40 min, lid on.', 0, 40],
-    ['Kale for the last five.', 0, 0],
-  ])('%s', (text, hands, wait) => expect(statedMinutes(text)).toMatchObject({ hands, wait }));
-  it('reads any text at once', () =>
+describe('any text', () => {
+  it('is read at once, and no time is below nothing', () =>
     fc.assert(
       fc.property(fc.string({ maxLength: 200 }), (text) => {
-        const { hands, wait } = statedMinutes(text);
-        expect(hands).toBeGreaterThanOrEqual(0);
-        expect(wait).toBeGreaterThanOrEqual(0);
+        for (const d of readDurations(text)) expect(d.low).toBeGreaterThanOrEqual(0);
       }),
     ));
 });

@@ -138,6 +138,21 @@ describe('order', () => {
 
 describe('minutes, heat and cues', () => {
   it.each([
+    ['Simmer the beans an hour and a half in fresh water till soft.', 0, 90],
+    ['Sweat the veg in the oil, 10 min.', 10, 0],
+    ['Sweat the leeks 10 min, then simmer for 20 minutes.', 10, 20],
+    ['In with the tomatoes and beans, 20 min, lid ajar.', 0, 20],
+    ['Knead for 10 minutes by hand.', 10, 0],
+    ['Bake at 180 C for 40 minutes.', 0, 40],
+    ['Simmer one jar for 7 minutes, stirring.', 7, 0],
+    ['Fry gently for 40 min, lid on.', 0, 40],
+    ['Kale for the last five.', 0, 0],
+  ])('%s: said hands and waiting', (text, hands, wait) => {
+    const said = read(['1 kg beans', '2 leeks', '300 g kale'], text).steps.map((s) => s.minutes);
+    expect(said.reduce((sum, x) => sum + (x.said.hands ? x.hands : 0), 0)).toBe(hands);
+    expect(said.reduce((sum, x) => sum + (x.said.wait ? x.wait : 0), 0)).toBe(wait);
+  });
+  it.each([
     ['bake at gas 5', 190],
     ['oven to 350 F', 177],
     ['roast at 180 C fan', 200],

@@ -3,7 +3,7 @@ import type { Understood } from '../method/index.ts';
 import { isRawKind } from '#core/kitchen';
 import { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
 import { composeLines, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
-import { stepsOf } from './steps.ts';
+import { stepsOf, type ReadSteps } from './steps.ts';
 import { readServing, readYield, type ReadYield } from './yield.ts';
 
 /** What a written recipe leaves open, with where. */
@@ -76,20 +76,33 @@ function unchanged(
 
 const within = (n: number, low: number, high: number): number => Math.min(high, Math.max(low, n));
 
+/** A method as it was read, with the lines it was read with. */
+export interface ReadMethod extends ReadSteps {
+  lines: readonly Line[];
+}
+
+/** The method of a recipe as it is written, read by itself. @example methodOf(writing, ctx).steps[0]?.kind // 'cut' */
+export function methodOf(writing: Writing, ctx: ReadingContext): ReadMethod {
+  const rows = composeLines(writing.lines, ctx);
+  const lines = rows.flatMap((r) => ('foods' in r ? r.foods.map((f) => f.line) : [])).slice(0, most.lines);
+  return { ...stepsOf(writing.steps, lines, { finder: ctx.finder }), lines };
+}
+
 /**
  * Understands a recipe as it is written: lines read and matched, steps in their order, kind, yield and storage said or guessed.
  * Law: the revision is always one that the contract takes; what was not understood is asked, never dropped.
+ * @param method the method as it was read a moment ago, for whoever shows more than is typed at every key
  * @example compose(writing, { finder, recipes: [] }).asks // what the cook still has to say
  */
-export function compose(writing: Writing, ctx: ReadingContext): Composed {
+export function compose(writing: Writing, ctx: ReadingContext, method?: ReadSteps): Composed {
   const base = writing.base ?? {};
   const name = writing.name.trim().slice(0, 120);
   const kind = writing.kind ?? base.kind ?? kindGuess(name);
   const rows = composeLines(writing.lines, ctx);
   const foods: ComposedFood[] = rows.flatMap((r) => ('foods' in r ? r.foods : []));
   const lines: Line[] = foods.map((f) => f.line).slice(0, most.lines);
-  const method = stepsOf(writing.steps, lines, { finder: ctx.finder });
-  const steps = method.steps.slice(0, most.steps);
+  const read = method ?? stepsOf(writing.steps, lines, { finder: ctx.finder });
+  const steps = read.steps.length > most.steps ? read.steps.slice(0, most.steps) : read.steps;
   const paragraphs = paragraphsOf(writing, steps);
   const made = readYield(writing.makes);
   const said = readServing(writing.serving);
@@ -167,7 +180,7 @@ export function compose(writing: Writing, ctx: ReadingContext): Composed {
     },
     rows,
     asks,
-    understood: method.understood,
+    understood: read.understood,
     guessed,
   };
 }

@@ -1,4 +1,4 @@
-export { compose, isWhole, type Ask, type Composed } from './compose.ts';
+export { compose, methodOf, isWhole, type Ask, type Composed, type ReadMethod } from './compose.ts';
 export { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
 export { composeLines, fixOf, foodId, type ComposedFood, type ComposedRow, type OwnRecipe, type ReadingContext } from './lines.ts';
 export { cutStep, joinStep, placeOfStep, putInStep, readAgain, sayOfStep, takeOutOfStep, type StepPlace } from './mend.ts';

@@ -1,7 +1,7 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { memo, useMemo } from 'react';
 import { capital, sayMinutes, type IngredientFinder } from '#core/kitchen';
-import { methodAsks, methodFindings, type Composed, type MethodFinding } from '#core/recipe';
+import { methodAsks, methodFindings, type MethodFinding } from '#core/recipe';
 import { Rows } from '../../ui/Rows.tsx';
 import { stepName } from './sayStep.ts';
 import type { Method } from './useMethod.ts';
@@ -93,19 +93,17 @@ const key = (f: MethodFinding): string =>
 
 /** What method and list leave open against each other, each with one tap to mend. */
 export const MethodFindings = memo(function MethodFindings({
-  composed,
   method,
   finder,
   onAmount,
 }: {
-  composed: Composed;
   method: Method;
   finder: IngredientFinder;
   /** Takes the amount that the method says for a line. */
   onAmount: (lineId: string, amount: string) => void;
 }) {
   const { steps, unbound, acts } = method;
-  const read = composed.understood;
+  const read = method.understood;
   const found = useMemo(() => (read ? methodFindings(read, finder).filter((f) => f.finding !== 'unused') : []), [read, finder]);
   const faults = found.filter((f) => !f.offer);
   // water comes from the tap

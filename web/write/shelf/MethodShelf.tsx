@@ -1,6 +1,6 @@
 import { Button, Card, Group, SegmentedControl, Text, Title } from '@mantine/core';
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { sayMinutes } from '#core/kitchen';
 import { inSession } from '#core/recipe';
 import { MethodTime } from '../../draw/MethodTime.tsx';
@@ -12,7 +12,7 @@ import c from './Shelf.module.css';
 const pulled = { activationConstraint: { distance: 6 } };
 
 /** The shelf of pots: each step with what falls into it; what nobody put anywhere waits at the edge. The same over time is one tap away. */
-export function MethodShelf({
+export const MethodShelf = memo(function MethodShelf({
   method,
   onReadAgain,
 }: {
@@ -42,6 +42,7 @@ export function MethodShelf({
         </div>
         <SegmentedControl
           aria-label="Show the steps as"
+          flex="none"
           value={view}
           onChange={setView}
           data={[
@@ -96,4 +97,4 @@ export function MethodShelf({
       {step && <StepPanel key={step.id} step={step} i={at} method={method} onClose={() => setChosen(undefined)} />}
     </Card>
   );
-}
+});

@@ -102,7 +102,7 @@ export function Pot({
         aria-label={`Step ${stepName(step, i)}: open`}
       >
         <span className={c.stand}>
-          <StepVessel place={placeOfStep(step)} n={i + 1} />
+          <StepVessel place={placeOfStep(step, steps)} n={i + 1} />
           <span className={c.plank} />
         </span>
         <b className={c.name}>{stepName(step, i).replace(/^\d+ /, '')}</b>
