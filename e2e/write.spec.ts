@@ -277,7 +277,7 @@ test('recipes go out in three formats and come back as they were', async ({ page
 test('a picture and stars are kept with a recipe', async ({ page, server }) => {
   await page.goto(`${server.address}/recipes/recipe_stew/edit`);
   await page.getByRole('button', { name: 'Notes, tags, heating, stars, picture' }).click();
-  await page.getByLabel('Picture', { exact: true }).setInputFiles(path.join(import.meta.dirname, '../docs/screenshots/write.png'));
+  await page.getByLabel('Picture', { exact: true }).setInputFiles(path.join(import.meta.dirname, '../docs/screenshots/method.png'));
   // it is shown as soon as this device has sent it
   await expect(page.locator('img[src^="/api/pictures/"]')).toBeVisible();
   await page.getByRole('radio', { name: '4 of 5 stars' }).focus();
