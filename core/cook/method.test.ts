@@ -42,11 +42,14 @@ describe('a session of recipes that were only written down', () => {
           for (const { revision, batch } of dishes)
             for (const step of revision.steps) {
               const task = byId.get(`step:${batch.id}:${step.id}`);
-              expect(task === undefined).toBe(step.moment === 'serve');
+              // what is only cut is preparation, shared with the other dishes
+              if (step.kind !== 'cut') expect(task === undefined).toBe(step.moment === 'serve');
               // whatever it takes is a task that comes first
               if (task && step.moment !== 'serve')
                 for (const id of step.takes ?? [])
-                  if (inSession(revision.steps).some((s) => s.id === id)) expect(task.after).toContain(`step:${batch.id}:${id}`);
+                  if (byId.has(`step:${batch.id}:${id}`)) expect(task.after).toContain(`step:${batch.id}:${id}`);
+                  else if (inSession(revision.steps).some((s) => s.id === id))
+                    expect(task.after.some((a) => a.startsWith('prep:'))).toBe(true);
             }
           const kitchen = {
             cooks: [
@@ -70,6 +73,28 @@ describe('a session of recipes that were only written down', () => {
     expect(find(four, 'Deglaze').waitMin).toBeGreaterThanOrEqual(find(one, 'Deglaze').waitMin);
     expect(handsAt({ handsOnMin: 24, handsGrow: 0.9 }, 1)).toBe(24);
     expect(handsAt({ handsOnMin: 24 }, 5)).toBe(24);
+  });
+  it('cuts for all dishes at once what their methods cut alike', () => {
+    const like = (name: string, text: string) => ({
+      name,
+      lines: ['600 g carrots', '2 tbsp oil', '1 litre stock'],
+      text,
+      steps: [],
+      before: '',
+      free: '',
+    });
+    const tasks = tasksFor(
+      [
+        dishOf(like('One', 'Dice the carrots. Sweat them in the oil, 10 min. Simmer in the stock, 20 min.'), 6, 'a'),
+        dishOf(like('Two', 'Dice the carrots. Simmer in the stock with the oil, 30 min.'), 6, 'b'),
+      ],
+      finder,
+    );
+    const diced = tasks.filter((t) => t.title === 'Dice carrot');
+    expect(diced).toHaveLength(1);
+    expect(diced[0]!.prep?.massG).toBeCloseTo(1200, -1);
+    expect(tasks.filter((t) => t.after.includes(diced[0]!.id))).toHaveLength(2);
+    expect(tasks.some((t) => t.title.startsWith('Dice the'))).toBe(false);
   });
   it('says of what belongs to the evening before that it does, and its wait is over on the day', () => {
     const beans = methods.find((m) => m.name === 'White bean pot')!;

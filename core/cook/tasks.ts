@@ -1,4 +1,4 @@
-import type { Prep, Step } from '#core/contract';
+import type { Line, Prep, Step } from '#core/contract';
 import { listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
@@ -100,6 +100,28 @@ export const doneTask = (what: string, prep?: Prep, units: UnitSystem = 'metric'
     ? `${prep.form.slice(0, 1).toUpperCase()}${prep.form.slice(1)} ${prepared(prep, units)}`
     : `Done: ${what.slice(0, 1).toLowerCase()}${what.slice(1)}`;
 
+/** Orders of cutting, with the form each brings a food into; what only cleans it says nothing. */
+const cutForms: readonly (readonly [RegExp, NonNullable<Line['form']>])[] = [
+  [/\b(?:dice|würfeln|en dés)\b/iu, 'diced'],
+  [/\b(?:cube|chunk)s?\b/iu, 'cubed'],
+  [/\b(?:slice|shred|schneiden|émincer|laminar|affettare)\b/iu, 'sliced'],
+  [/\b(?:grate|reiben|raspeln|râper|rallar|grattugiare)\b/iu, 'grated'],
+  [/\b(?:mince|crush)\b/iu, 'minced'],
+  [/\b(?:chop|hacken|hacher|picar|tritare)\b/iu, 'chopped'],
+  [/\b(?:halve|halbieren)\b/iu, 'halved'],
+];
+
+/** A written step that does nothing but cut lines into one form is preparation: shared with every other dish that wants the same. */
+function cutOnly(step: Step, lines: readonly Line[]): NonNullable<Line['form']> | undefined {
+  if (step.kind !== 'cut' || !step.guessed?.includes('hands') || (step.takes ?? step.after).length > 0 || step.moment || step.waitMin > 0)
+    return undefined;
+  const forms = new Set(cutForms.flatMap(([words, form]) => (words.test(step.text) ? [form] : [])));
+  const used = step.uses.map((u) => lines.find((l) => l.id === u.lineId));
+  const plain = used.length > 0 && used.every((l) => l !== undefined && !l.form && l.item.type === 'ingredient');
+  const [form] = forms;
+  return forms.size === 1 && plain && step.uses.every((u) => u.share > 0.99) ? form : undefined;
+}
+
 interface Preparing {
   prep: Prep;
   task: Task;
@@ -114,8 +136,20 @@ interface Preparing {
 export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
   const preps = new Map<string, Preparing>();
   const prepOfLine = new Map<string, string>();
+  /** Steps that are preparation, with the jobs that take their place. */
+  const asPrep = new Map<string, string[]>();
   for (const { batch, revision, scaled } of dishes) {
-    for (const { line, massG } of scaled.lines) {
+    const cutInto = new Map<string, { form: NonNullable<Line['form']>; stepId: string }>();
+    for (const step of inSession(revision.steps)) {
+      const form = cutOnly(step, revision.lines);
+      const weighed = step.uses.every((u) => scaled.lines.find((l) => l.lineId === u.lineId)?.massG !== undefined);
+      if (form === undefined || !weighed) continue;
+      asPrep.set(`step:${batch.id}:${step.id}`, []);
+      for (const u of step.uses) cutInto.set(u.lineId, { form, stepId: step.id });
+    }
+    for (const { line: written, massG } of scaled.lines) {
+      const cut = cutInto.get(written.id);
+      const line = cut ? { ...written, form: cut.form } : written;
       if (line.moment !== 'batch' || !line.form || notPrepared.has(line.form) || line.item.type !== 'ingredient' || massG === undefined)
         continue;
       const row = finder.byId(line.item.id);
@@ -123,6 +157,7 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
       if (row?.aisle === 'tins_jars' || row?.aisle === 'frozen') continue;
       const id = `prep:${line.item.id}:${line.form}:${line.sizeMm ?? 0}`;
       prepOfLine.set(`${batch.id}/${line.id}`, id);
+      if (cut) asPrep.get(`step:${batch.id}:${cut.stepId}`)?.push(id);
       const prep = preps.get(id);
       if (prep) {
         if (!prep.task.batchIds.includes(batch.id)) prep.task.batchIds.push(batch.id);
@@ -164,36 +199,47 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
   }
 
   const steps = dishes.flatMap(({ batch, revision, scaled, outs }) =>
-    inSession(revision.steps).map((step): Task => {
-      const f = toNumber(scaled.factor);
-      const kg = step.uses.reduce(
-        (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
-        0,
-      );
-      const waitsFor = step.uses.map((use) => prepOfLine.get(`${batch.id}/${use.lineId}`)).filter((id): id is string => id !== undefined);
-      const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
-      return {
-        id: `step:${batch.id}:${step.id}`,
-        step: { batchId: batch.id, stepId: step.id },
-        batchIds: [batch.id],
-        title: step.moment === 'eve' ? `The evening before: ${step.text}` : step.text,
-        detail: uses.length > 0 ? listOf(uses.map((l) => `${outs?.get(l.lineId) ?? l.out} ${l.line.name}`.trim())) : '',
-        handsOnMin: Math.max(1, Math.round(handsAt(step, f) + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
-        // a bigger pot takes longer to boil, and what does not fit goes in turn; what waits overnight has waited
-        waitMin: step.moment === 'eve' ? 0 : Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
-        after: [...new Set([...step.after.map((s) => `step:${batch.id}:${s}`), ...waitsFor])],
-        needs: [...new Map(step.needs.map((n) => [n.kind, n])).values()].map((n) => ({
-          kind: n.kind,
-          ...(n.tempC !== undefined && { tempC: n.tempC }),
-          ...(severalAtOnce.has(n.kind) && { count: scaled.passage?.atOnce[step.id] ?? 1 }),
-        })),
-        ...(step.cue && { cue: step.cue }),
-        hazards: step.hazards,
-        cleanliness: revision.kind === 'puree' ? 0 : 3,
-        guess: step.guess,
-        timeKey: `step:${revision.recipeId}:${step.id}`,
-      };
-    }),
+    inSession(revision.steps)
+      .filter((step) => (asPrep.get(`step:${batch.id}:${step.id}`)?.length ?? 0) === 0)
+      .map((step): Task => {
+        const f = toNumber(scaled.factor);
+        const kg = step.uses.reduce(
+          (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
+          0,
+        );
+        const waitsFor = step.uses.map((use) => prepOfLine.get(`${batch.id}/${use.lineId}`)).filter((id): id is string => id !== undefined);
+        const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
+        return {
+          id: `step:${batch.id}:${step.id}`,
+          step: { batchId: batch.id, stepId: step.id },
+          batchIds: [batch.id],
+          title: step.moment === 'eve' ? `The evening before: ${step.text}` : step.text,
+          detail: uses.length > 0 ? listOf(uses.map((l) => `${outs?.get(l.lineId) ?? l.out} ${l.line.name}`.trim())) : '',
+          handsOnMin: Math.max(1, Math.round(handsAt(step, f) + step.handsOnPerKgMin * kg + (scaled.passage?.hands[step.id] ?? 0))),
+          // a bigger pot takes longer to boil, and what does not fit goes in turn; what waits overnight has waited
+          waitMin: step.moment === 'eve' ? 0 : Math.max(0, Math.round(step.waitMin + (scaled.passage?.waits[step.id] ?? 0))),
+          after: [
+            ...new Set([
+              ...step.after.flatMap((s) => {
+                const id = `step:${batch.id}:${s}`;
+                const jobs = asPrep.get(id);
+                return jobs?.length ? jobs : [id];
+              }),
+              ...waitsFor,
+            ]),
+          ],
+          needs: [...new Map(step.needs.map((n) => [n.kind, n])).values()].map((n) => ({
+            kind: n.kind,
+            ...(n.tempC !== undefined && { tempC: n.tempC }),
+            ...(severalAtOnce.has(n.kind) && { count: scaled.passage?.atOnce[step.id] ?? 1 }),
+          })),
+          ...(step.cue && { cue: step.cue }),
+          hazards: step.hazards,
+          cleanliness: revision.kind === 'puree' ? 0 : 3,
+          guess: step.guess,
+          timeKey: `step:${revision.recipeId}:${step.id}`,
+        };
+      }),
   );
   return [...[...preps.values()].map((p) => p.task), ...steps].map((task) => asLastTime(task, times));
 }
