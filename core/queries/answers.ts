@@ -119,7 +119,22 @@ export interface RecipeBrief {
   tags: string[];
   /** Ids of what goes in, to find recipes by an ingredient. */
   ingredientIds: string[];
+  /** What goes in, by name: foods, and what it draws from. */
+  holds: string[];
+  /** Foods and recipes it needs in the session, to see what is missing. */
+  needs: { id: string; recipe?: true }[];
+  /** Its note and what is to be done otherwise next time. */
+  notes: string;
   allergens: string[];
+  /** Codes of allergens it holds, and of those it may hold or nobody has checked it for. */
+  contains: string[];
+  mayContain: string[];
+  /** The same it holds, in words. */
+  containsNames: string[];
+  /** Litres as written, where its volume is known. */
+  litres?: number;
+  /** How the worst of it bears the freezer. */
+  freezes: 'well' | 'changes' | 'badly';
   lastMade?: Day;
   portionsInStore: number;
   canPlan: boolean;

@@ -8,6 +8,18 @@ export { packAnswer, storeAnswer } from './store.ts';
 export { frameAnswer, sharesNow, suppliesNow, todayAnswer, todayOf } from './today.ts';
 export { find, type FindEntry } from './find.ts';
 export type * from './answers.ts';
+export {
+  countsOf,
+  entriesOf,
+  findRecipes,
+  latelyDays,
+  longDays,
+  wordsOf,
+  type FoundRecipe,
+  type LibraryEntry,
+  type LibraryQuery,
+  type LibrarySort,
+} from './library.ts';
 export type * from './writing.ts';
 export type * from './copies.ts';
 export { isSessionPart, sessionPart, type PackedBatch, type SessionPart, type SessionParts } from './parts.ts';

@@ -18,7 +18,7 @@ import { fillHousehold } from './household.ts';
 import { largeStores } from './large.ts';
 import { logUnderLoad } from './load.ts';
 import { scaleAlone, typeOnThePage } from './scaling.ts';
-import { readAlone, readMethods, writeOnThePage } from './writing.ts';
+import { readAlone, readMethods, searchAlone, writeOnThePage } from './writing.ts';
 
 const root = path.resolve(import.meta.dirname, '../..');
 const migrations = path.join(root, 'server/db/migrations');
@@ -43,6 +43,7 @@ note(
 await scaleAlone();
 await readAlone();
 await readMethods();
+await searchAlone();
 
 const open = openDb(path.join(folder, 'demo.sqlite'), migrations);
 const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, today });

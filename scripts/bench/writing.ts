@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test';
 import { ingredientFinder } from '../../core/kitchen/index.ts';
 import { ingredientRows } from '../../core/kitchen/data/index.ts';
-import { compose, emptyWriting, readLines, understand } from '../../core/recipe/index.ts';
+import { countsOf, entriesOf, findRecipes, type RecipeBrief } from '../../core/queries/index.ts';
+import { compose, composeLines, emptyWriting, readLines, understand } from '../../core/recipe/index.ts';
 import { laterMethods } from '../../core/recipe/method/texts/later.methods.ts';
 import { openMethods } from '../../core/recipe/method/texts/open.methods.ts';
 import { scoreMethods, type MethodScore } from '../../core/recipe/method/texts/score.ts';
@@ -83,6 +84,56 @@ export async function readMethods(): Promise<void> {
   note(`A method of ${steps} steps read`, await five(() => timed(() => understand(texts, revision.lines, { finder }))), 30, 'ms');
 }
 
+/** The library of two thousand recipes: a word, several ways at once with their counts, and what is there. */
+export async function searchAlone(): Promise<void> {
+  const names = openMethods.concat(sealedMethods);
+  const briefs = Array.from({ length: 2000 }, (_, i): RecipeBrief => {
+    const m = names[i % names.length]!;
+    const holds = composeLines(
+      m.lines.map((text, k) => ({ id: `${i}.${k}`, text })),
+      { finder, recipes: [] },
+    ).flatMap((r) => ('foods' in r ? r.foods.map((f) => f.line) : []));
+    return {
+      recipe: { id: `r${i}`, revisionId: `v${i}`, name: `${m.name} ${i}`, kind: 'meal', archived: false },
+      servings: 6,
+      servingText: '400 g',
+      handsMin: 10 + (i % 60),
+      waitMin: i % 200,
+      tags: ['winter'],
+      ingredientIds: [],
+      holds: holds.map((l) => l.name),
+      needs: holds.flatMap((l) => (l.item.type === 'ingredient' ? [{ id: l.item.id }] : [])),
+      notes: '',
+      allergens: [],
+      contains: i % 3 === 0 ? ['al_milk'] : [],
+      mayContain: [],
+      containsNames: i % 3 === 0 ? ['milk'] : [],
+      freezes: 'well',
+      portionsInStore: i % 5,
+      canPlan: true,
+      notFor: [],
+    };
+  });
+  const entries = entriesOf(briefs);
+  const times: number[] = [];
+  for (let i = 0; i < 60; i += 1)
+    times.push(
+      await timed(() => {
+        findRecipes(entries, { text: ['leek', 'lamb not milk', 'onion', 'bean -bay'][i % 4]!, handsMin: 20 + i, free: ['al_milk'] }, today);
+        countsOf(entries, { text: 'leek' }, Object.fromEntries([20, 40, 60].map((n) => [n, { handsMin: n }])), today);
+      }),
+    );
+  note('Search and filters with their counts over 2,000 recipes, p95 of 60', p95(times), 50, 'ms', 1);
+  note(
+    '“From what I have” over 2,000',
+    await five(() => timed(() => findRecipes(entries, { have: ['leek', 'onion', 'carrot'] }, today))),
+    100,
+    'ms',
+    1,
+  );
+}
+
+const today = '2026-11-24';
 const line = (i: number): string => labelled(openLines)[i % 120]?.written ?? 'salt';
 
 /** A key in a recipe of sixty lines, and five hundred recipes of one file with the page answering meanwhile. */

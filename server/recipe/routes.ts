@@ -3,7 +3,17 @@ import { z } from 'zod';
 import type { Container, Recipe, Revision } from '#core/contract';
 import { mostReadChars, refusals } from '#core/contract';
 import { sayMass, sayVolume } from '#core/kitchen';
-import { allergenLines, allergenWarnings, canPlan, draftRecipe, inSession, type RecipeDraft } from '#core/recipe';
+import {
+  allergenLines,
+  allergenWarnings,
+  canPlan,
+  draftRecipe,
+  finished,
+  freezeFlags,
+  inSession,
+  type FreezeFlag,
+  type RecipeDraft,
+} from '#core/recipe';
 import { allergensOf, cubeMlOf, learnedFrom, sayWarning } from '#core/session';
 import { sharesNow, type MeansAnswer, type ReadAnswer, type RecipeBrief } from '#core/queries';
 import { momentOf } from '#core/store';
@@ -41,6 +51,10 @@ function inStore(ctx: Context): Map<string, number> {
   return left;
 }
 
+/** How the worst of a dish bears the freezer. */
+const worst = (flags: readonly FreezeFlag[]): RecipeBrief['freezes'] =>
+  flags.some((f) => f.fitness === 'badly' && f.place === 'inside') ? 'badly' : flags.length > 0 ? 'changes' : 'well';
+
 /** Of a recipe that cannot be worked out, its name and why; the others stand beside it as ever. */
 const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
   recipe,
@@ -51,6 +65,13 @@ const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
   tags: [],
   ingredientIds: [],
   allergens: [],
+  holds: [],
+  needs: [],
+  notes: '',
+  contains: [],
+  mayContain: [],
+  containsNames: [],
+  freezes: 'well',
   portionsInStore: 0,
   canPlan: false,
   notFor: [],
@@ -62,11 +83,17 @@ function briefs(ctx: Context): RecipeBrief[] {
   const made = lastMade(ctx);
   const runs = weighedRuns(ctx.db);
   const stored = inStore(ctx);
+  const tables = {
+    textures: new Map(referenceRows(ctx.db, 'texture').map((row) => [row.id, row])),
+    seasonings: new Map(referenceRows(ctx.db, 'seasoning').map((row) => [row.id, row])),
+  };
+  const open = new Set(world.eaters.flatMap((e) => e.allergens));
   const briefOf = (recipe: Recipe): RecipeBrief | undefined => {
     const revision = world.revision(recipe.revisionId);
     if (!revision) return undefined;
     const day = made.get(recipe.id);
     const summary = allergensOf(revision, world);
+    const madeMl = finished(revision, revision.servings).ml;
     return {
       recipe,
       servings: revision.servings,
@@ -75,7 +102,20 @@ function briefs(ctx: Context): RecipeBrief[] {
       waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
       tags: revision.tags,
       ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
+      holds: revision.lines.map((l) => l.name),
+      needs: revision.lines.flatMap((l): RecipeBrief['needs'] =>
+        l.moment !== 'batch' || l.item.type === 'unmatched'
+          ? []
+          : [{ id: l.item.id, ...(l.item.type === 'recipe' && { recipe: true as const }) }],
+      ),
+      notes: [revision.note, ...(recipe.notes ?? []).map((n) => n.text)].filter(Boolean).join(' ').slice(0, 600),
       allergens: allergenLines(summary, world.allergenNames, 'page'),
+      contains: summary.contains,
+      // of what nobody has checked it for, whoever is allergic is not told that it is free
+      mayContain: [...new Set([...summary.check.flatMap((c) => c.mayHold), ...(summary.unmatched.length > 0 ? open : [])])],
+      containsNames: summary.contains.map((c) => world.allergenNames.get(c) ?? c),
+      ...(madeMl !== undefined && { litres: Number((madeMl / 1000).toFixed(2)) }),
+      freezes: worst(freezeFlags(revision.lines, world.finder, tables)),
       ...(day && { lastMade: day }),
       portionsInStore: stored.get(recipe.id) ?? 0,
       canPlan: canPlan(revision),

@@ -1,15 +1,18 @@
-import { Anchor, Badge, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Anchor, Badge, Button, Card, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, Title } from '@mantine/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
-import { useFindQuery, useRecipesQuery } from '../sync/api.ts';
+import { useFindQuery, useFrameQuery, useRecipesQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Columns } from '../ui/Columns.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
 import { useTyped } from '../ui/useTyped.ts';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
+import { LibraryFilters } from './LibraryFilters.tsx';
+import { LibraryTable } from './LibraryTable.tsx';
+import { useLibrary } from './useLibrary.ts';
 import { StarterShelf } from '../welcome/StarterShelf.tsx';
 
 /** Cards drawn at once. */
@@ -25,33 +28,21 @@ const files = [
 /** The library: by kind, searched as you type, with what is in store and when it was last made. */
 export function RecipesPage() {
   const { data, error, refetch } = useRecipesQuery();
-  const [params, setParams] = useSearchParams();
-  const q = params.get('q') ?? '';
-  const kind = params.get('kind') ?? '';
-  const holds = params.get('with') ?? '';
+  const frame = useFrameQuery().data;
+  const library = useLibrary(data, frame?.today ?? '2020-01-01');
+  const { params, query, holds, found, set } = library;
   const ingredient = useFindQuery(undefined, { skip: !holds }).data?.find((e) => e.to.endsWith(`with=${encodeURIComponent(holds)}`));
-  const set = (key: string, value: string): void =>
-    setParams(
-      (p) => {
-        if (value) p.set(key, value);
-        else p.delete(key);
-        return p;
-      },
-      { replace: true },
-    );
+  const narrowed = Object.keys(query).filter((k) => !['text', 'kind', 'sort'].includes(k)).length;
+  const [open, setOpen] = useState(narrowed > 0);
   const [room, setRoom] = useState(cardsAtOnce);
-  const [text, type] = useTyped(q, (next) => set('q', next));
-  const shown = useMemo(() => {
-    const words = q.toLowerCase().split(/\s+/).filter(Boolean);
-    return (data ?? []).filter(
-      (r) =>
-        (!kind || r.recipe.kind === kind) &&
-        (!holds || r.ingredientIds.includes(holds)) &&
-        words.every((w) => [r.recipe.name, ...r.tags, ...r.allergens, r.recipe.kind].join(' ').toLowerCase().includes(w)),
-    );
-  }, [data, q, kind, holds]);
+  const [text, type] = useTyped(params.get('q') ?? '', (next) => set({ q: next }));
+  const kind = query.kind ?? '';
+  const asTable = params.get('view') === 'table';
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
   const present = allKinds.filter((k) => data.some((r) => r.recipe.kind === k));
+  const shown = found.map((f) => f.brief);
+  const missing = new Map(found.map((f) => [f.brief.recipe.id, f.missing]));
+  const byKind = library.counts(Object.fromEntries(present.map((k) => [k, { kind: k }] as const)));
   return (
     <Page>
       <PageHead
@@ -91,32 +82,63 @@ export function RecipesPage() {
         <>
           <Group mb={14}>
             <TextInput
-              w={280}
+              w={300}
               type="search"
-              placeholder="Name, tag or allergen"
+              placeholder="leeks, not milk"
               aria-label="Search recipes"
               value={text}
               onChange={(e) => type(e.currentTarget.value)}
             />
             <Group gap={8} className="chips" role="group" aria-label="Kind">
               {present.map((k) => (
-                <Button variant="chip" key={k} aria-pressed={kind === k} onClick={() => set('kind', kind === k ? '' : k)}>
-                  <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}
+                <Button variant="chip" key={k} aria-pressed={kind === k} onClick={() => set({ kind: kind === k ? '' : k })}>
+                  <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k} {byKind[k] ?? 0}
                 </Button>
               ))}
               {holds && (
-                <Button variant="chip" aria-pressed onClick={() => set('with', '')}>
+                <Button variant="chip" aria-pressed onClick={() => set({ with: '' })}>
                   with {ingredient?.name.toLowerCase() ?? 'this'} ✕
                 </Button>
               )}
             </Group>
+            <Button variant="outline" size="sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+              {narrowed > 0 ? `Narrowed by ${narrowed}` : 'Narrow it'}
+            </Button>
+            <NativeSelect
+              aria-label="Order"
+              value={query.sort ?? (query.have ? 'missing' : 'name')}
+              onChange={(e) => set({ sort: e.currentTarget.value })}
+              data={[
+                { value: 'name', label: 'by name' },
+                { value: 'made', label: 'made last first' },
+                { value: 'longest', label: 'not had for longest' },
+                { value: 'hands', label: 'least hands first' },
+                { value: 'stars', label: 'most stars first' },
+                ...(query.have ? [{ value: 'missing', label: 'least missing first' }] : []),
+              ]}
+            />
+            <SegmentedControl
+              aria-label="Show as"
+              value={asTable ? 'table' : 'cards'}
+              onChange={(v) => set({ view: v === 'table' ? 'table' : '' })}
+              data={[
+                { value: 'cards', label: 'Cards' },
+                { value: 'table', label: 'Table' },
+              ]}
+            />
           </Group>
+          {open && <LibraryFilters library={library} briefs={data} allergenNames={frame?.allergenNames ?? {}} />}
+          <Text c="dimmed" mb={8} role="status">
+            {shown.length === data.length ? `${data.length} recipes` : `${shown.length} of ${data.length}`}
+          </Text>
           {shown.length === 0 ? (
-            <Empty title="None of that name" text="Nothing matches all of these words. Try fewer.">
-              <Button variant="outline" onClick={() => setParams({}, { replace: true })}>
+            <Empty title="None that meets all of it" text="Nothing is all of this at once. Take one of the ways to narrow back.">
+              <Button variant="outline" onClick={library.clear}>
                 Show all
               </Button>
             </Empty>
+          ) : asTable ? (
+            <LibraryTable found={found} />
           ) : (
             <Columns least={330}>
               {shown.slice(0, room).map((r) => (
@@ -154,13 +176,18 @@ export function RecipesPage() {
                         made {sayDay(r.lastMade)}
                       </Text>
                     )}
+                    {missing.get(r.recipe.id) !== undefined && query.have && (
+                      <Badge color={missing.get(r.recipe.id) === 0 ? 'leaf' : 'rim'}>
+                        {missing.get(r.recipe.id) === 0 ? 'nothing missing' : `${missing.get(r.recipe.id)} missing`}
+                      </Badge>
+                    )}
                     {!r.canPlan && <Badge color="tomato">{r.broken === undefined ? 'check it first' : 'cannot be worked out'}</Badge>}
                   </Group>
                 </Card>
               ))}
             </Columns>
           )}
-          {shown.length > room && (
+          {!asTable && shown.length > room && (
             <Group mt={14}>
               <Button variant="outline" onClick={() => setRoom(room + cardsAtOnce)}>
                 {Math.min(cardsAtOnce, shown.length - room)} more

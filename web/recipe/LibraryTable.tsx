@@ -1,0 +1,53 @@
+import { Anchor } from '@mantine/core';
+import { Link } from 'react-router';
+import { sayDay, sayMinutes, sayPortions } from '#core/kitchen';
+import type { FoundRecipe } from '#core/queries';
+import { DataTable, type Column } from '../ui/DataTable.tsx';
+
+const columns: readonly Column<FoundRecipe>[] = [
+  {
+    key: 'name',
+    head: 'Recipe',
+    by: (f) => f.brief.recipe.name,
+    cell: (f) => (
+      <Anchor component={Link} to={`/recipes/${f.brief.recipe.id}`}>
+        {f.brief.recipe.name}
+      </Anchor>
+    ),
+  },
+  { key: 'kind', head: 'Kind', by: (f) => f.brief.recipe.kind, cell: (f) => f.brief.recipe.kind },
+  { key: 'makes', head: 'Makes', by: (f) => f.brief.servings, cell: (f) => `${sayPortions(f.brief.servings)} of ${f.brief.servingText}` },
+  { key: 'hands', head: 'Hands', by: (f) => f.brief.handsMin, cell: (f) => sayMinutes(f.brief.handsMin), align: 'right' },
+  {
+    key: 'whole',
+    head: 'In all',
+    by: (f) => f.brief.handsMin + f.brief.waitMin,
+    cell: (f) => sayMinutes(f.brief.handsMin + f.brief.waitMin),
+    align: 'right',
+  },
+  {
+    key: 'store',
+    head: 'In store',
+    by: (f) => f.brief.portionsInStore,
+    cell: (f) => (f.brief.portionsInStore > 0 ? sayPortions(f.brief.portionsInStore) : '0'),
+    align: 'right',
+  },
+  {
+    key: 'stars',
+    head: 'Stars',
+    by: (f) => f.brief.recipe.rating ?? 0,
+    cell: (f) => (f.brief.recipe.rating === undefined ? 'none yet' : String(f.brief.recipe.rating)),
+    align: 'right',
+  },
+  {
+    key: 'made',
+    head: 'Last made',
+    by: (f) => f.brief.lastMade ?? '',
+    cell: (f) => (f.brief.lastMade ? sayDay(f.brief.lastMade) : 'never'),
+  },
+];
+
+/** The library as a table: a head sorts, twenty-five a page. */
+export const LibraryTable = ({ found }: { found: readonly FoundRecipe[] }) => (
+  <DataTable label="Recipes" columns={columns} rows={found} rowKey={(f) => f.brief.recipe.id} />
+);
