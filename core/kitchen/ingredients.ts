@@ -101,6 +101,12 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
     const row = ids.get(id);
     if (row && !names.has(word)) names.set(word, row);
   }
+  // “cannellini bean, dried” is written “dried cannellini beans”, and its other names likewise
+  for (const row of rows) {
+    const [head = '', state = '', more] = row.name.split(', ');
+    if (!state || more !== undefined || /\d/.test(state)) continue;
+    for (const name of [head, ...row.otherNames]) if (!names.has(key(`${state} ${name}`))) names.set(key(`${state} ${name}`), row);
+  }
   // what is bought dried, ground or in a tin is meant by its bare name; where several are, it is only offered
   const several = new Set<string>();
   const bare = new Map<string, IngredientRow>();

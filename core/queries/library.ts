@@ -100,7 +100,7 @@ export interface LibraryEntry {
   foods: string;
 }
 
-/** @example entriesOf(briefs) // to be searched as often as is typed */
+/** Recipes with their words made ready to be looked through at every key. @example entriesOf(briefs).length // as many as there are */
 export const entriesOf = (briefs: readonly RecipeBrief[]): LibraryEntry[] =>
   briefs.map((brief) => ({ brief, hay: hay(brief), foods: foods(brief) }));
 

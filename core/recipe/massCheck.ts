@@ -23,7 +23,7 @@ const notChecked = new Set<Revision['kind']>(['dried', 'broth']);
 /** A roast or a fry loses water by its surface, which nobody has entered: more may go in than comes out. */
 const dries = (revision: Revision): boolean =>
   !revision.tags.includes('pan') && revision.steps.some((s) => s.needs.some((n) => n.kind === 'oven') || /\broast/i.test(s.text));
-const strained = /\b(strain|sieve|drain off|discard the|lift out|throw away)\b/i;
+const strained = /\b(squeeze|wring|strain|sieve|drain off|discard the|lift out|throw away)\b/i;
 
 /** What dry food takes up is water from the pot; what of it stands among the lines is counted there. */
 const wet = new Set(['water', 'stock', 'milk']);

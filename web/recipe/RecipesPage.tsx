@@ -199,7 +199,13 @@ export function RecipesPage() {
           )}
         </>
       )}
+      {params.has('starters') && data.length > 0 && <StarterShelf />}
       <Group gap={16} mt={18}>
+        {data.length > 0 && (
+          <Anchor component="button" type="button" size="sm" onClick={() => set({ starters: params.has('starters') ? '' : '1' })}>
+            Recipes that come with Tambo
+          </Anchor>
+        )}
         <Anchor component={Link} size="sm" to="/recipes/away">
           Put away
         </Anchor>

@@ -1,6 +1,8 @@
 import { Button, Card, Checkbox, Group, Text, Title } from '@mantine/core';
 import { useState } from 'react';
-import { countOf, sayMinutes } from '#core/kitchen';
+import type { Kind } from '#core/contract';
+import { allKinds, countOf, sayMinutes } from '#core/kitchen';
+import { inSession } from '#core/recipe';
 import type { NewChange } from '../sync/commands.ts';
 import { useStartersQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -12,7 +14,17 @@ export function StarterShelf() {
   const { data: starters = [] } = useStartersQuery();
   const { write } = useCommands();
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const picked = starters.filter((s) => chosen.includes(s.recipe.id));
+  const [kind, setKind] = useState<Kind>();
+  const byId = new Map(starters.map((s) => [s.recipe.id, s]));
+  const kinds = allKinds.filter((k) => starters.some((s) => s.recipe.kind === k));
+  const shown = starters.filter((s) => kind === undefined || s.recipe.kind === kind);
+  // what a recipe draws from comes along
+  const drawnBy = (id: string): string[] =>
+    (byId.get(id)?.revision.lines ?? []).flatMap((l) =>
+      l.item.type === 'recipe' && byId.has(l.item.id) ? [l.item.id, ...drawnBy(l.item.id)] : [],
+    );
+  const wanted = new Set(chosen.flatMap((id) => [id, ...drawnBy(id)]));
+  const picked = starters.filter((s) => wanted.has(s.recipe.id));
   const take = (): void => {
     const changes = picked.flatMap((s): NewChange[] => [
       { table: 'recipe_revision', id: s.revision.id, data: s.revision, was: null },
@@ -28,8 +40,16 @@ export function StarterShelf() {
           {picked.length === 0 ? 'Tick some' : `Take ${countOf(picked.length, 'recipe')}`}
         </Button>
       </Group>
-      <Rows aria-label="Starter recipes">
-        {starters.map((s) => (
+      <Group gap={8} mb={8} className="chips" role="group" aria-label="Kind of starter">
+        {kinds.map((k) => (
+          <Button key={k} variant="chip" aria-pressed={kind === k} onClick={() => setKind(kind === k ? undefined : k)}>
+            <KindMark kind={k} size={16} color={kind === k ? 'var(--on-rim)' : undefined} /> {k}{' '}
+            {starters.filter((s) => s.recipe.kind === k).length}
+          </Button>
+        ))}
+      </Group>
+      <Rows aria-label="Starter recipes" mah={520}>
+        {shown.map((s) => (
           <li key={s.recipe.id}>
             <Checkbox
               aria-label={s.recipe.name}
@@ -40,7 +60,8 @@ export function StarterShelf() {
             <div className="grow">
               <b>{s.recipe.name}</b>
               <Text size="xs" c="dimmed">
-                {s.recipe.kind}, {sayMinutes(s.revision.steps.reduce((t, x) => t + x.handsOnMin, 0))} of hands
+                {s.recipe.kind}, {sayMinutes(inSession(s.revision.steps).reduce((t, x) => t + x.handsOnMin, 0))} of hands
+                {wanted.has(s.recipe.id) && !chosen.includes(s.recipe.id) ? ', comes along' : ''}
               </Text>
             </div>
           </li>

@@ -1,4 +1,4 @@
-import { groupOf, mentionsIn, type LineNames } from './foods.ts';
+import { groupOf, mentionsIn, type Lexicon, type LineNames } from './foods.ts';
 import {
   frontier,
   holderOf,
@@ -51,9 +51,14 @@ interface State {
   own: Set<Line>;
   /** A food of its own goes in, so that it begins something. */
   mainFood: boolean;
+  /** Lines of the list stand under the title of its part. */
+  parted: boolean;
   /** Where the first food is named. */
   firstFood: number;
 }
+
+/** A line of the part that is told of; any line where no part of the list is of that name. */
+const inPart = ({ b, parted }: State, l: LineNames): boolean => !parted || inSection(l, b.piece);
 
 /** Takes what a piece's result has become. */
 function refer({ ctx, b, n }: State, i: number | undefined): void {
@@ -151,9 +156,7 @@ function takeGroup(st: State, s: Segment, i: number, group: readonly LineNames[]
   const { ctx, b, n } = st;
   const p = b.piece;
   const t = s.tokens[i]!;
-  const mine = group.filter(
-    (l) => !p.section || !l.line.section || inSection(l, p.section) || !ctx.lines.some((x) => inSection(x, p.section)),
-  );
+  const mine = group.filter((l) => !l.line.section || inPart(st, l));
   const fresh = mine.filter((l) => (ctx.left.get(l.line) ?? 0) > 0.01 && !st.own.has(l.line));
   const named = (l: LineNames, when: (k: number) => boolean): boolean => [...(ctx.namedIn.get(l.line.id) ?? [])].some(when);
   const unsaid = fresh.filter((l) => !named(l, (k) => k < n));
@@ -278,7 +281,7 @@ function takeAll(st: State, partial: boolean): void {
   const { ctx, b, n } = st;
   const p = b.piece;
   const { text } = p;
-  const sectionLines = ctx.lines.filter((l) => !p.section || inSection(l, p.section) || !ctx.lines.some((x) => inSection(x, p.section)));
+  const sectionLines = ctx.lines.filter((l) => inPart(st, l));
   const unnamed = (l: LineNames): boolean => ![...(ctx.namedIn.get(l.line.id) ?? [])].some((k) => k > n);
   const free = sectionLines.filter((l) => l.line.moment === 'batch' && (ctx.left.get(l.line) ?? 0) > 0.99 && !st.own.has(l.line));
   const except = exceptWords.exec(text)?.[1];
@@ -290,7 +293,11 @@ function takeAll(st: State, partial: boolean): void {
         : ctx.lines.filter((l) => [...l.heads, ...l.words].some((w) => except.split(/[^\p{L}]+/u).some((x) => sameStem(stemOf(x), w))));
     if (not.length > 0) for (const l of not) if (b.uses.delete(l.line)) ctx.left.set(l.line, 1);
     const taken = free.filter((l) => !not.includes(l) && (except !== undefined || unnamed(l)));
-    if ((!/^(?:cool|rest|freeze|fill)$/.test(p.kind) && !/\b(?:the lot|all of it)\b/iu.test(text)) || except !== undefined || elseWords)
+    if (
+      (!p.segments.every((x) => /^(?:cool|rest|freeze|fill|small)$/.test(x.act ?? 'small')) && !/\b(?:the lot|all of it)\b/iu.test(text)) ||
+      except !== undefined ||
+      elseWords
+    )
       if (!/\b(?:all the|alle) rest\b/iu.test(text) || elseWords || except !== undefined || everything.test(text))
         for (const l of taken) {
           if (elseWords && /\bthe rest\b/iu.test(text) && !/\b(?:everything|ingredients)\b/iu.test(text) && b.takes.size + b.uses.size > 0)
@@ -333,7 +340,17 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
   const spoken = spokenIn(ctx, paragraphs, n);
   const at = (s: Spoken): number => s.tokens[s.mention.from]!.at;
   const first = (list: readonly Spoken[]): number => Math.min(...list.filter((s) => !s.quiet).map(at), Number.POSITIVE_INFINITY);
-  const st: State = { ctx, b, n, paragraph: paragraphs[p.paragraph]!, spoken, own: new Set(), mainFood: false, firstFood: first(spoken) };
+  const st: State = {
+    ctx,
+    b,
+    n,
+    paragraph: paragraphs[p.paragraph]!,
+    spoken,
+    own: new Set(),
+    mainFood: false,
+    firstFood: first(spoken),
+    parted: ctx.lines.some((l) => inSection(l, p)),
+  };
   // one at a time: several lines of one word are one choice
   for (let i = 0; i < spoken.length;) {
     const here = spoken.filter((s) => at(s) === at(spoken[i]!));
@@ -366,13 +383,14 @@ function bindPiece(ctx: Context, paragraphs: readonly string[], n: number): void
     refer(st, producerOf(ctx.pieces, ctx.bound, 'filling', n));
     for (const i of b.takes) if (i !== n) ctx.open.delete(i);
   }
+  ctx.held[n] = new Set([...b.uses.keys(), ...[...b.takes].flatMap((k) => [...(ctx.held[k] ?? [])])]);
 }
 
 /**
  * What goes into each piece, and whose results it takes: lines by name, group or remainder, results by name or as what was made before.
  * @param paragraphs the texts the pieces stand in
  */
-export function bindPieces(pieces: readonly Piece[], lines: readonly LineNames[], paragraphs: readonly string[]): Bound[] {
+export function bindPieces(pieces: readonly Piece[], lines: Lexicon, paragraphs: readonly string[]): Bound[] {
   const namedIn = new Map<string, Set<number>>();
   pieces.forEach((p, n) => {
     for (const s of p.segments)
@@ -387,6 +405,7 @@ export function bindPieces(pieces: readonly Piece[], lines: readonly LineNames[]
     pieces,
     lines,
     bound: [],
+    held: [],
     namedIn,
     left: new Map(lines.map((l) => [l.line, 1])),
     open: new Set(),

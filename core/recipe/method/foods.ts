@@ -12,6 +12,8 @@ export interface LineNames {
   /** All words that may mean it, alone: heads of its names, and what sets it apart. */
   heads: ReadonlySet<string>;
   words: ReadonlySet<string>;
+  /** Words of the title it stands under. */
+  sectionWords: readonly string[];
 }
 
 /** Words of state, size and measure: they name nothing by themselves. */
@@ -36,7 +38,14 @@ const written = (line: Line): string =>
     .replace(/[\d¼-¾⅐-⅞.,/]+/g, ' ')
     .replace(/(?<![\p{L}])(?:g|kg|ml|cl|dl|l|el|tl|oz|lb|tbsp|tsp|cups?|litres?|liter|spoons?)(?![\p{L}])/giu, ' ');
 
-/** @example namesOf(line, finder).heads.has('leek') // true for “2 leeks, sliced” */
+/** Words of a part's title that say which part it is. @example titleWords('For the filling') // ['filling'] */
+export const titleWords = (title: string | undefined): string[] =>
+  (title ?? '')
+    .split(/[^\p{L}]+/u)
+    .map(stemOf)
+    .filter((w) => w.length > 2 && !/^(?:for|the|and)$/.test(w));
+
+/** Names of a line in a method. @example namesOf(line, finder).heads.has('leek') // true for “2 leeks, sliced” */
 export function namesOf(line: Line, finder: IngredientFinder | undefined): LineNames {
   const row = line.item.type === 'ingredient' ? finder?.byId(line.item.id) : undefined;
   const texts = [
@@ -51,13 +60,40 @@ export function namesOf(line: Line, finder: IngredientFinder | undefined): LineN
   for (const [i, name] of names.entries()) {
     const real = name.filter((w) => !stateWords.has(w) && w.length > 1);
     // the last word is the food in English and German, the first in the languages of the south
-    const head = real.at(-1);
+    // “spring greens” is all state and measure: its last word names it
+    const head = real.at(-1) ?? (i < 2 ? name.at(-1) : undefined);
     if (head && i < 2) heads.add(head);
     if (i === 1 && real[0]) heads.add(real[0]);
     // other names count as a whole; what a cook wrote counts by the word
     if (i < 2) for (const w of real) if (w.length > 2) words.add(w);
   }
-  return { line, row, names, heads, words };
+  return { line, row, names, heads, words, sectionWords: titleWords(line.section) };
+}
+
+/** Lines of one recipe, with those that a word may mean, found once for each word of a method. */
+export type Lexicon = readonly LineNames[] & { near?: Map<string, readonly LineNames[]> };
+
+/** @example lexiconOf(lines, finder).length // as many as there are lines */
+export const lexiconOf = (lines: readonly Line[], finder: IngredientFinder | undefined): Lexicon =>
+  Object.assign(
+    lines.map((l) => namesOf(l, finder)),
+    { near: new Map<string, readonly LineNames[]>() },
+  );
+
+const mayMean = (stem: string, line: LineNames): boolean => {
+  for (const name of line.names) if (isWord(stem, name[0]!)) return true;
+  for (const head of line.heads) if (isWord(stem, head)) return true;
+  for (const word of line.words) if (isWord(stem, word)) return true;
+  return false;
+};
+
+/** Lines that a word may begin to name. */
+function nearOf(lines: Lexicon, stem: string): readonly LineNames[] {
+  const known = lines.near?.get(stem);
+  if (known) return known;
+  const found = lines.filter((l) => mayMean(stem, l));
+  lines.near?.set(stem, found);
+  return found;
 }
 
 /** Where a text speaks of a line. */
@@ -103,7 +139,7 @@ function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: n
     if (k === name.length && w > weight) [to, weight] = [i + k - 1, w];
   }
   if (weight > 0) return { to, weight };
-  if (stateWords.has(first) || first.length < 2) return undefined;
+  if ((stateWords.has(first) && !line.heads.has(first)) || first.length < 2) return undefined;
   for (const head of line.heads) if (isWord(first, head)) weight = Math.max(weight, sameStem(first, head) ? 7 : 5);
   if (weight > 0) return { to: i, weight };
   for (const word of line.words) if (word.length > 3 && isWord(first, word) && !isGroupWord(first)) return { to: i, weight: 3 };
@@ -117,7 +153,7 @@ function weightAt(tokens: readonly Token[], i: number, line: LineNames): { to: n
  */
 export function mentionsIn(
   tokens: readonly Token[],
-  lines: readonly LineNames[],
+  lines: Lexicon,
   skip: ReadonlySet<number>,
   prefer?: (line: LineNames) => boolean,
 ): Mention[] {
@@ -125,7 +161,7 @@ export function mentionsIn(
   for (let i = 0; i < tokens.length; i += 1) {
     if (skip.has(i)) continue;
     let here: Mention[] = [];
-    for (const line of lines) {
+    for (const line of nearOf(lines, tokens[i]!.stem)) {
       const w = weightAt(tokens, i, line);
       if (!w) continue;
       const m = { line, from: i, to: w.to, weight: w.weight };

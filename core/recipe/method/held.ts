@@ -1,6 +1,6 @@
 import type { Line } from '#core/contract';
-import { sameStem, stemOf } from './language.ts';
-import type { LineNames } from './foods.ts';
+import { sameStem } from './language.ts';
+import type { Lexicon, LineNames } from './foods.ts';
 import type { Piece } from './pieces.ts';
 
 /** A piece with what goes into it and what it waits for. */
@@ -19,8 +19,10 @@ export interface Bound {
 /** What is worked out so far of a method. */
 export interface Context {
   pieces: readonly Piece[];
-  lines: readonly LineNames[];
+  lines: Lexicon;
   bound: Bound[];
+  /** Lines in each piece's pot, with those of what it takes. */
+  held: ReadonlySet<Line>[];
   /** Pieces that name a line, by its id. */
   namedIn: ReadonlyMap<string, ReadonlySet<number>>;
   /** What is left of each line. */
@@ -45,15 +47,8 @@ export const minor = (l: LineNames): boolean =>
       l.row.aisle === 'herbs')) ||
   /\b(?:stock|broth|cider|wine|cream|brühe|bouillon|caldo|brodo|crème|stout|beer|juice)\b/iu.test(l.line.name);
 
-export const inSection = (l: LineNames, section: string | undefined): boolean => {
-  if (!section || !l.line.section) return false;
-  const words = (s: string): string[] =>
-    s
-      .split(/[^\p{L}]+/u)
-      .map(stemOf)
-      .filter((w) => w.length > 2 && !/^(?:for|the|and)$/.test(w));
-  return words(l.line.section).some((w) => words(section).some((x) => sameStem(w, x)));
-};
+export const inSection = (l: LineNames, p: Pick<Piece, 'sectionWords'>): boolean =>
+  p.sectionWords.length > 0 && l.sectionWords.some((w) => p.sectionWords.some((x) => sameStem(w, x)));
 
 /** Vessel made ready: it holds nothing yet. */
 export const readies = (p: Piece): boolean => {
@@ -106,17 +101,17 @@ export function liftedFrom(ctx: Context, line: Line, n: number): number | undefi
   return undefined;
 }
 
-const holdsLine = (ctx: Context, i: number, line: Line, seen = new Set<number>()): boolean => {
-  if (seen.has(i)) return false;
-  seen.add(i);
-  const b = ctx.bound[i];
-  return b !== undefined && (b.uses.has(line) || [...b.takes].some((k) => holdsLine(ctx, k, line, seen)));
-};
+const holdsLine = (ctx: Context, i: number, line: Line): boolean => ctx.held[i]?.has(line) ?? false;
 
 /** What a line has become: the last piece that holds it and that nobody has taken since. */
 export function holderOf(ctx: Context, line: Line, before: number): number | undefined {
-  const order = [...ctx.bound.keys()].filter((i) => i !== before && ctx.bound[i] !== undefined).reverse();
-  return order.find((i) => ctx.open.has(i) && holdsLine(ctx, i, line)) ?? order.find((i) => holdsLine(ctx, i, line));
+  let last: number | undefined;
+  for (let i = ctx.bound.length - 1; i >= 0; i -= 1) {
+    if (i === before || !holdsLine(ctx, i, line)) continue;
+    if (ctx.open.has(i)) return i;
+    last ??= i;
+  }
+  return last;
 }
 
 /** Takes a share of a line into a piece; one without a figure is open how much. */

@@ -1,6 +1,7 @@
 import { workFacts } from './classes.ts';
 import type { WorkKind } from '#core/contract';
 import { readDurations } from './durations.ts';
+import { titleWords } from './foods.ts';
 import { heatOf } from './minutes.ts';
 import type { Language } from './language.ts';
 import { segmentsOf, type Segment } from './segments.ts';
@@ -31,6 +32,7 @@ export interface Piece {
   /** Only something is put to what is there. */
   adds: boolean;
   section: string | undefined;
+  sectionWords: readonly string[];
   past: boolean;
   meanwhile: boolean;
   then: boolean;
@@ -234,6 +236,9 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
   return true;
 }
 
+/** More steps than any recipe has: what is written behind them is text. */
+const mostPieces = 100;
+
 /**
  * A method in pieces of work, in the order it is told.
  * @param paragraphs as written, each a step of its own at least
@@ -250,6 +255,7 @@ export function piecesOf(
   let section: string | undefined;
   let dayOne = false;
   paragraphs.forEach((text, paragraph) => {
+    if (pieces.length >= mostPieces) return;
     let open: Taken[] = [];
     let lead = 0;
     const close = (end: number): void => {
@@ -269,6 +275,7 @@ export function piecesOf(
         kind,
         adds: segments.every((s) => s.act === 'add' || s.act === 'small' || s.act === undefined),
         section,
+        sectionWords: titleWords(section),
         past: segments.some((s) => s.past),
         meanwhile: segments[0]!.meanwhile,
         then: segments[0]!.then,

@@ -54,7 +54,7 @@ export function spokenIn(ctx: Context, paragraphs: readonly string[], n: number)
       ? first + 1
       : first;
   return p.segments.flatMap((s, k) =>
-    mentionsIn(s.tokens, ctx.lines, s.verbs, (l) => inSection(l, p.section)).map((m): Spoken => ({
+    mentionsIn(s.tokens, ctx.lines, s.verbs, (l) => inSection(l, p)).map((m): Spoken => ({
       mention: m,
       object: k <= Math.max(0, work) && isObject(s, m.from),
       act: s.act,
@@ -79,7 +79,7 @@ export function choose(ctx: Context, candidates: readonly Spoken[], p: Piece, ow
     return own.some((w) => near.includes(w)) ? 1 : 0;
   };
   const score = (s: Spoken): number =>
-    (inSection(s.mention.line, p.section) ? 8 : s.mention.line.line.section && p.section ? -2 : 0) +
+    (inSection(s.mention.line, p) ? 8 : s.mention.line.line.section && p.section ? -2 : 0) +
     form(s) * 4 +
     ((ctx.left.get(s.mention.line.line) ?? 0) > 0.01 ? 2 : 0) -
     (own.has(s.mention.line.line) ? 3 : 0);

@@ -2,7 +2,7 @@ import type { Line } from '#core/contract';
 import type { IngredientFinder } from '#core/kitchen';
 import { bindPieces } from './bind.ts';
 import type { WorkKind } from '#core/contract';
-import { mentionsIn, groupOf, namesOf, type LineNames } from './foods.ts';
+import { groupOf, lexiconOf, mentionsIn, type Lexicon } from './foods.ts';
 import { languageOf } from './language.ts';
 import { cueOf, heatOf, minutesOf, type StepMinutes } from './minutes.ts';
 import { orderOf } from './order.ts';
@@ -31,7 +31,7 @@ export interface UnderstoodStep {
 /** A method as it is understood. */
 export interface Understood {
   steps: UnderstoodStep[];
-  lines: readonly LineNames[];
+  lines: Lexicon;
   pieces: readonly Piece[];
   /** Steps that each needed the other's outcome. */
   circle: number[];
@@ -98,7 +98,7 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
  * @example understand(['Chop the leeks.', 'Sweat them in the oil.'], lines).steps[1]?.takes // [0]
  */
 export function understand(paragraphs: readonly string[], recipeLines: readonly Line[], ctx: MethodContext = {}): Understood {
-  const lines = recipeLines.map((l) => namesOf(l, ctx.finder));
+  const lines = lexiconOf(recipeLines, ctx.finder);
   const language = languageOf(paragraphs.join('\n'));
   const hasFoods: Parameters<typeof piecesOf>[2] = (s) =>
     mentionsIn(s.tokens, lines, s.verbs).some((m) => !s.quiet.has(m.from)) ||

@@ -38,8 +38,9 @@ const stepWith = (steps: readonly Step[], words: string): Step => steps.find((s)
 const lineIn = (steps: readonly Step[], id: string): [string, number][] =>
   steps.flatMap((s) => s.uses.filter((u) => u.lineId === id).map((u): [string, number] => [s.text, u.share]));
 
+const all = [...openMethods, ...sealedMethods];
+
 describe('laws of every method', () => {
-  const all = [...openMethods, ...sealedMethods];
   it.each(all.map((m) => [m.name, m] as const))(
     '%s: shares sum to one at most, the order has no circle, twice read is the same',
     (_n, m) => {
@@ -85,6 +86,24 @@ describe('laws of every method', () => {
       ),
       { numRuns: process.env.TAMBO_THOROUGH ? 300 : 60 },
     ));
+});
+
+describe('a method of any length', () => {
+  it('is read in good time, its steps no more than a recipe holds', () => {
+    const sentences = all.map((m) => m.text.replace(/\n/g, ' ')).join(' ');
+    const long: Writing = {
+      ...emptyWriting,
+      lines: all
+        .flatMap((m) => m.lines)
+        .slice(0, 120)
+        .map((text, i) => ({ id: `l${i}`, text })),
+      steps: Array.from({ length: 80 }, (_, i) => ({ id: `p${i}`, text: sentences.slice((i * 300) % 6000, ((i * 300) % 6000) + 1200) })),
+    };
+    const began = performance.now();
+    expect(isWhole(compose(long, ctx))).toBe(true);
+    // some 0.3 s in quiet
+    expect(performance.now() - began).toBeLessThan(8000);
+  });
 });
 
 describe('what a cook says of a step', () => {
