@@ -35,7 +35,7 @@ function twoAmounts(line: Line, finder: IngredientFinder): RecipeGap | undefined
   };
 }
 
-/** The method's texts: as written, or a step each. */
+/** The method's texts: as written, or a step each. @example methodTexts(revision)[0] // 'Chop the leeks. Sweat them.' */
 export const methodTexts = (revision: Pick<Revision, 'method' | 'steps'>): string[] =>
   revision.method?.map((m) => m.text) ?? revision.steps.map((s) => s.text);
 

@@ -44,7 +44,7 @@ export const workFacts: Readonly<Record<WorkKind, WorkFacts>> = {
   serve: { place: 'table', hands: [3, 0], written: 'hands', growing: 0.5 },
 };
 
-/** Kinds that go on by themselves once they are begun. */
+/** Whether work of a kind goes on by itself once it is begun. @example mindsItself('simmer') // true */
 export const mindsItself = (kind: WorkKind): boolean => workFacts[kind].wait !== undefined;
 
 /** Simmering times by what is in the pot, where nothing is written (KIT). */

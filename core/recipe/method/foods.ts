@@ -264,7 +264,7 @@ const byName: readonly (readonly [RegExp, RegExp])[] = [
   [/^(?:nut)$/, /(?:nuts?|pecans?|pistachios?)\b/iu],
 ];
 
-/** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. */
+/** Lines a group word means: “both flours”, “the herbs”, “dry ingredients”. Undefined when the word is no group. @example groupOf(tokens, 1, lines)?.length // 2, for “both flours” */
 export function groupOf(tokens: readonly Token[], i: number, lines: readonly LineNames[]): LineNames[] | undefined {
   const { word } = tokens[i]!;
   const stem = word === 'greens' ? 'vegetable' : tokens[i]!.stem;

@@ -45,7 +45,7 @@ function timesOf(text: string, d: Duration): number {
   return c ? Math.max(1, numberOf(c[1]!)) : 1;
 }
 
-/** Times of a step's text, those without a unit too. */
+/** Times of a step's text, those without a unit too. @example durationsOf('Simmer for 50.')[0]?.low // 50 */
 export function durationsOf(text: string): Duration[] {
   const found = readDurations(text);
   for (const m of text.matchAll(bare)) {
