@@ -1,4 +1,4 @@
-import { Anchor, Badge, Button, Card, Group, NativeSelect, SegmentedControl, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Anchor, Badge, Button, Card, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { allKinds, sayDay, sayMinutes, sayPortions } from '#core/kitchen';
@@ -7,6 +7,7 @@ import { useFindQuery, useFrameQuery, useRecipesQuery } from '../sync/api.ts';
 import { Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import { Either } from '../ui/Either.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
 import { useTyped } from '../ui/useTyped.ts';
 import { RecipeSheet } from '../draw/RecipeSheet.tsx';
@@ -117,14 +118,11 @@ export function RecipesPage() {
                 ...(query.have ? [{ value: 'missing', label: 'least missing first' }] : []),
               ]}
             />
-            <SegmentedControl
-              aria-label="Show as"
+            <Either
+              name="Show as"
               value={asTable ? 'table' : 'cards'}
               onChange={(v) => set({ view: v === 'table' ? 'table' : '' })}
-              data={[
-                { value: 'cards', label: 'Cards' },
-                { value: 'table', label: 'Table' },
-              ]}
+              ways={{ cards: 'Cards', table: 'Table' }}
             />
           </Group>
           {open && <LibraryFilters library={library} briefs={data} allergenNames={frame?.allergenNames ?? {}} />}

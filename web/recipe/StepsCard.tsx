@@ -1,8 +1,9 @@
-import { Box, Card, Group, SegmentedControl, Skeleton, Text, Title } from '@mantine/core';
+import { Box, Card, Group, Skeleton, Text, Title } from '@mantine/core';
 import { lazy, memo, Suspense, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import { handsAt, type Passage } from '#core/recipe';
+import { Either } from '../ui/Either.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
 /** The method, with hands and waiting at this size. */
@@ -18,21 +19,13 @@ export const StepsCard = memo(function StepsCard({
   /** Times the written size. */
   factor?: number;
 }) {
-  const [view, setView] = useState('words');
+  const [view, setView] = useState<'words' | 'time'>('words');
   return (
     <Card data-later aria-label="Steps" id="method">
       <Group justify="space-between" mb={6}>
         <Title order={2}>Steps</Title>
         {revision.steps.length > 1 && (
-          <SegmentedControl
-            aria-label="Show the steps as"
-            value={view}
-            onChange={setView}
-            data={[
-              { value: 'words', label: 'Words' },
-              { value: 'time', label: 'Time' },
-            ]}
-          />
+          <Either name="Show the steps as" value={view} onChange={setView} ways={{ words: 'Words', time: 'Time' }} />
         )}
       </Group>
       {view === 'time' && (

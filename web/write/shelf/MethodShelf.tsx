@@ -1,8 +1,9 @@
-import { Button, Card, Group, SegmentedControl, Text, Title } from '@mantine/core';
+import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { DndContext, PointerSensor, pointerWithin, useSensor, useSensors } from '@dnd-kit/core';
 import { memo, useState } from 'react';
 import { sayMinutes } from '#core/kitchen';
 import { inSession } from '#core/recipe';
+import { Either } from '../../ui/Either.tsx';
 import { MethodTime } from '../../draw/MethodTime.tsx';
 import { FoodChip, Pot } from './Pot.tsx';
 import { StepPanel } from './StepPanel.tsx';
@@ -20,7 +21,7 @@ export const MethodShelf = memo(function MethodShelf({
   /** Where the steps were kept once. */ onReadAgain: (() => void) | undefined;
 }) {
   const { steps, unbound, acts } = method;
-  const [view, setView] = useState('pots');
+  const [view, setView] = useState<'pots' | 'time'>('pots');
   const [chosen, setChosen] = useState<string>();
   const sensors = useSensors(useSensor(PointerSensor, pulled));
   if (steps.length === 0) return null;
@@ -40,16 +41,7 @@ export const MethodShelf = memo(function MethodShelf({
             {guesses > 0 ? `; minutes marked “about” are guesses until you say them or have cooked it` : ''}.
           </Text>
         </div>
-        <SegmentedControl
-          aria-label="Show the steps as"
-          flex="none"
-          value={view}
-          onChange={setView}
-          data={[
-            { value: 'pots', label: 'Pots' },
-            { value: 'time', label: 'Time' },
-          ]}
-        />
+        <Either name="Show the steps as" value={view} onChange={setView} ways={{ pots: 'Pots', time: 'Time' }} />
       </Group>
       {view === 'time' ? (
         <>
