@@ -63,7 +63,7 @@ describe('a session of recipes that were only written down', () => {
           if (result.ok) expect(checkSchedule(tasks, kitchen, result.schedule.slots)).toEqual([]);
         },
       ),
-      { numRuns: process.env.TAMBO_THOROUGH ? 200 : 40 },
+      { numRuns: process.env.TAMBO_THOROUGH ? 80 : 25 },
     ));
   it('browns four times the meat in nearly four times the minutes, and simmers it as long', () => {
     const stew = methods.find((m) => m.name === 'Beef in stout')!;

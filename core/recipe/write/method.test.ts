@@ -84,7 +84,7 @@ describe('laws of every method', () => {
           }
         },
       ),
-      { numRuns: process.env.TAMBO_THOROUGH ? 300 : 60 },
+      { numRuns: process.env.TAMBO_THOROUGH ? 120 : 40 },
     ));
 });
 
