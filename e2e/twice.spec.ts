@@ -182,7 +182,8 @@ async function after(page: Page): Promise<string[]> {
   return meant(await queue(page));
 }
 
-type How = 'once' | 'twice' | 'held';
+/** `double` is `twice` without the third tap, which a slow machine makes too late to be an impatient one. */
+type How = 'once' | 'twice' | 'double' | 'held';
 
 /** A tap later than this after the one before is no longer an impatient one; Tambo takes half a second. */
 const impatientMs = 450;
@@ -210,13 +211,14 @@ async function tapHere(page: Page, step: Named, how: How): Promise<string[] | un
   const c = await find(page, step);
   if (!c) return undefined;
   try {
-    if (how === 'once') await c.click({ timeout: 1500 });
+    if (how === 'once') await c.click({ timeout: 4000 });
+    else if (how === 'double') await c.dblclick({ timeout: 4000 });
     else if (how === 'twice') {
       const before = await stateOf(c);
-      await c.scrollIntoViewIfNeeded({ timeout: 1500 });
+      await c.scrollIntoViewIfNeeded({ timeout: 4000 });
       const at = await c.boundingBox();
       const since = Date.now();
-      await c.dblclick({ timeout: 1500 });
+      await c.dblclick({ timeout: 4000 });
       // an impatient third tap on the same spot, while what is there says the same: what has switched is switched back on purpose
       await page.waitForTimeout(150);
       if (at && !(await tapAgain(page, { x: at.x + at.width / 2, y: at.y + at.height / 2 }, step.name, before, since))) return undefined;
@@ -297,8 +299,6 @@ test.describe('every control', () => {
       await ready(page);
       const pages = (await pagesOf(server)).filter((_, i) => i % parts === part);
       let tried = 0;
-      /** Taps the machine made too late, each time anew: they say nothing, and may be few. */
-      const late: string[] = [];
       for (const url of pages) {
         const address = `${server.address}${url}`;
         for (const { path: steps, once } of await actingOn(page, address)) {
@@ -306,15 +306,14 @@ test.describe('every control', () => {
           for (const how of ['twice', 'held'] as const) {
             let did = await tap(page, address, steps, how);
             for (let again = 0; did === undefined && again < mostAgain; again += 1) did = await tap(page, address, steps, how);
-            if (did === undefined) late.push(`${says}, ${how}`);
-            else expect.soft(did, `${says}, ${how}`).toEqual(once);
+            if (did === undefined && how === 'twice') did = await tap(page, address, steps, 'double');
+            expect.soft(did, `${says}, ${how}`).toEqual(once);
           }
           tried += 1;
         }
       }
       test.info().annotations.push({ type: 'controls tried', description: String(tried) });
-      expect(tried).toBeGreaterThan(2);
-      expect(late.length, late.join('; ')).toBeLessThanOrEqual(Math.ceil(tried / 2));
+      expect(tried).toBeGreaterThan(3);
     });
 });
 

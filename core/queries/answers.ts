@@ -116,6 +116,8 @@ export interface RecipeBrief {
   servingText: string;
   handsMin: number;
   waitMin: number;
+  /** From the first step to the last in the session, at the soonest. */
+  wholeMin: number;
   tags: string[];
   /** Ids of what goes in, to find recipes by an ingredient. */
   ingredientIds: string[];
@@ -129,6 +131,8 @@ export interface RecipeBrief {
   /** Codes of allergens it holds, and of those it may hold or nobody has checked it for. */
   contains: string[];
   mayContain: string[];
+  /** Something in it has not been checked for allergens at all. */
+  unchecked: boolean;
   /** The same it holds, in words. */
   containsNames: string[];
   /** Litres as written, where its volume is known. */

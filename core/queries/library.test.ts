@@ -11,6 +11,7 @@ const brief = (name: string, more: Partial<RecipeBrief> & { rating?: number; kin
     servingText: '400 g',
     handsMin: 30,
     waitMin: 60,
+    wholeMin: 90,
     tags: [],
     ingredientIds: [],
     holds: [],
@@ -19,6 +20,7 @@ const brief = (name: string, more: Partial<RecipeBrief> & { rating?: number; kin
     allergens: [],
     contains: [],
     mayContain: [],
+    unchecked: false,
     containsNames: [],
     freezes: 'well',
     portionsInStore: 0,
@@ -85,7 +87,12 @@ describe('finding in the library', () => {
     expect(names({ made: 'lately' })).toEqual(['Leek and potato soup']);
     expect(names({ made: 'never' })).toHaveLength(3);
   });
-  it('is not told free of what nobody has checked', () => expect(names({ free: ['al_celery'] })).not.toContain('Onion base'));
+  it('is not told free of what nobody has checked', () => {
+    expect(names({ free: ['al_celery'] })).not.toContain('Onion base');
+    const open = entriesOf([brief('Pot with a bought paste', { unchecked: true })]);
+    expect(findRecipes(open, {}, today)).toHaveLength(1);
+    expect(findRecipes(open, { free: ['al_milk'] }, today)).toEqual([]);
+  });
   it('puts first what needs least beside what is there, what is in store counted in', () => {
     const found = findRecipes(entries, { have: ['lamb', 'leek'] }, today);
     expect(found.map((f) => [f.brief.recipe.name, f.missing])).toEqual([

@@ -109,10 +109,13 @@ const asked = (q: LibraryQuery, words: Words, today: Day): readonly ((e: Library
   if (words.all.length > 0) tests.push((e) => words.all.every((w) => e.hay.includes(w)));
   if (words.none.length > 0) tests.push((e) => words.none.every((w) => !e.foods.includes(w)));
   if (q.kind) tests.push((e) => e.brief.recipe.kind === q.kind);
-  if (q.free?.length) tests.push((e) => q.free!.every((code) => !e.brief.contains.includes(code) && !e.brief.mayContain.includes(code)));
+  if (q.free?.length)
+    tests.push((e) =>
+      q.free!.every((code) => !e.brief.unchecked && !e.brief.contains.includes(code) && !e.brief.mayContain.includes(code)),
+    );
   if (q.forAll) tests.push((e) => e.brief.notFor.length === 0);
   if (q.handsMin !== undefined) tests.push((e) => e.brief.handsMin <= q.handsMin!);
-  if (q.wholeMin !== undefined) tests.push((e) => e.brief.handsMin + e.brief.waitMin <= q.wholeMin!);
+  if (q.wholeMin !== undefined) tests.push((e) => e.brief.wholeMin <= q.wholeMin!);
   if (q.portions !== undefined) tests.push((e) => e.brief.servings >= q.portions!);
   if (q.litres !== undefined) tests.push((e) => (e.brief.litres ?? 0) >= q.litres!);
   if (q.stars !== undefined) tests.push((e) => (e.brief.recipe.rating ?? 0) >= q.stars!);
@@ -127,6 +130,9 @@ const asked = (q: LibraryQuery, words: Words, today: Day): readonly ((e: Library
   }
   return tests;
 };
+
+/** What is of no use for what is there is no answer to “from what I have”. */
+const usefulFor = (b: RecipeBrief, have: ReadonlySet<string>): boolean => have.size === 0 || b.needs.some((n) => have.has(n.id));
 
 const missingOf = (b: RecipeBrief, have: ReadonlySet<string>, stocked: ReadonlySet<string>): number =>
   b.needs.filter((n) => !always.has(n.id) && !have.has(n.id) && !(n.recipe && stocked.has(n.id))).length;
@@ -150,26 +156,31 @@ export function findRecipes(entries: readonly LibraryEntry[], q: LibraryQuery, t
   const have = new Set(q.have ?? []);
   const stocked = new Set(entries.flatMap((e) => (e.brief.portionsInStore > 0 ? [e.brief.recipe.id] : [])));
   const found = entries.flatMap((e): FoundRecipe[] =>
-    tests.every((test) => test(e)) ? [{ brief: e.brief, missing: have.size > 0 ? missingOf(e.brief, have, stocked) : 0 }] : [],
+    tests.every((test) => test(e)) && usefulFor(e.brief, have)
+      ? [{ brief: e.brief, missing: have.size > 0 ? missingOf(e.brief, have, stocked) : 0 }]
+      : [],
   );
-  // what is of no use for what is there is no answer to “from what I have”
-  const useful = have.size > 0 ? found.filter((f) => f.brief.needs.some((n) => have.has(n.id))) : found;
-  return useful.sort(orders[q.sort ?? (have.size > 0 ? 'missing' : 'name')]);
+  return found.sort(orders[q.sort ?? (have.size > 0 ? 'missing' : 'name')]);
 }
 
 /**
  * How many would be left by each of several ways to narrow further.
  * @example countsOf(entries, query, { soups: { kind: 'meal' } }, today).soups // 12
  */
-export const countsOf = <K extends string>(
+export function countsOf<K extends string>(
   entries: readonly LibraryEntry[],
   q: LibraryQuery,
   more: Readonly<Record<K, Partial<LibraryQuery>>>,
   today: Day,
-): Record<K, number> =>
-  Object.fromEntries(
-    (Object.entries(more) as [K, Partial<LibraryQuery>][]).map(([key, part]) => [
-      key,
-      findRecipes(entries, { ...q, ...part }, today).length,
-    ]),
-  ) as Record<K, number>;
+): Record<K, number> {
+  const counts = {} as Record<K, number>;
+  for (const [key, part] of Object.entries(more) as [K, Partial<LibraryQuery>][]) {
+    const whole = { ...q, ...part };
+    const tests = asked(whole, wordsOf(whole.text ?? ''), today);
+    const have = new Set(whole.have ?? []);
+    let n = 0;
+    for (const e of entries) if (tests.every((test) => test(e)) && usefulFor(e.brief, have)) n += 1;
+    counts[key] = n;
+  }
+  return counts;
+}

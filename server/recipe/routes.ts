@@ -8,6 +8,7 @@ import {
   allergenWarnings,
   canPlan,
   draftRecipe,
+  earliest,
   finished,
   freezeFlags,
   inSession,
@@ -62,6 +63,7 @@ const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
   servingText: '',
   handsMin: 0,
   waitMin: 0,
+  wholeMin: 0,
   tags: [],
   ingredientIds: [],
   allergens: [],
@@ -70,6 +72,7 @@ const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
   notes: '',
   contains: [],
   mayContain: [],
+  unchecked: true,
   containsNames: [],
   freezes: 'well',
   portionsInStore: 0,
@@ -87,7 +90,6 @@ function briefs(ctx: Context): RecipeBrief[] {
     textures: new Map(referenceRows(ctx.db, 'texture').map((row) => [row.id, row])),
     seasonings: new Map(referenceRows(ctx.db, 'seasoning').map((row) => [row.id, row])),
   };
-  const open = new Set(world.eaters.flatMap((e) => e.allergens));
   const briefOf = (recipe: Recipe): RecipeBrief | undefined => {
     const revision = world.revision(recipe.revisionId);
     if (!revision) return undefined;
@@ -99,7 +101,8 @@ function briefs(ctx: Context): RecipeBrief[] {
       servings: revision.servings,
       servingText: servingText(revision),
       handsMin: inSession(revision.steps).reduce((s, x) => s + x.handsOnMin, 0),
-      waitMin: revision.steps.reduce((s, x) => s + x.waitMin, 0),
+      waitMin: inSession(revision.steps).reduce((s, x) => s + (x.moment === 'eve' ? 0 : x.waitMin), 0),
+      wholeMin: Math.round(Math.max(0, ...earliest(revision.steps).map((e) => e.end))),
       tags: revision.tags,
       ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
       holds: revision.lines.map((l) => l.name),
@@ -111,8 +114,8 @@ function briefs(ctx: Context): RecipeBrief[] {
       notes: [revision.note, ...(recipe.notes ?? []).map((n) => n.text)].filter(Boolean).join(' ').slice(0, 600),
       allergens: allergenLines(summary, world.allergenNames, 'page'),
       contains: summary.contains,
-      // of what nobody has checked it for, whoever is allergic is not told that it is free
-      mayContain: [...new Set([...summary.check.flatMap((c) => c.mayHold), ...(summary.unmatched.length > 0 ? open : [])])],
+      mayContain: [...new Set(summary.check.flatMap((c) => c.mayHold))],
+      unchecked: summary.unmatched.length > 0,
       containsNames: summary.contains.map((c) => world.allergenNames.get(c) ?? c),
       ...(madeMl !== undefined && { litres: Number((madeMl / 1000).toFixed(2)) }),
       freezes: worst(freezeFlags(revision.lines, world.finder, tables)),

@@ -1,5 +1,6 @@
 import type { Step } from '#core/contract';
 import { earliest, workFacts, type EarlyStep } from '#core/recipe';
+import { coolingLimits } from '#core/cook';
 import { sayMinutes } from '#core/kitchen';
 
 const rowHeight = 62;
@@ -7,7 +8,6 @@ const top = 26;
 const width = 780;
 const left = 8;
 
-const coolBy = 120;
 /** Marks every so many minutes, so that there are about eight. */
 const tickOf = (minutes: number): number => [5, 10, 15, 30, 60, 120, 240, 480].find((t) => minutes / t <= 9) ?? 960;
 
@@ -81,13 +81,13 @@ export function MethodTime({ steps, onChoose }: { steps: readonly Step[]; onChoo
             {cold && (
               <g>
                 <path
-                  d={`M${x(e.start)} ${y(e) + 34}v6H${Math.min(width - 4, x(e.start + coolBy))}v-6`}
+                  d={`M${x(e.start)} ${y(e) + 34}v6H${Math.min(width - 4, x(e.start + coolingLimits.to21Min))}v-6`}
                   fill="none"
                   stroke="var(--tomato)"
                   strokeWidth="2"
                 />
                 <text x={Math.min(x(e.start), width - 240)} y={y(e) + 55} fontSize="13" fill="var(--tomato)">
-                  off the heat to 21 °C: 2 h at most
+                  off the heat to 21 °C: {coolingLimits.to21Min / 60} h at most
                 </text>
               </g>
             )}

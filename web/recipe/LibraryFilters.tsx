@@ -16,10 +16,7 @@ interface Way {
 
 const groups: readonly (readonly [name: string, ways: readonly Way[]])[] = [
   ['Hands', [20, 40, 60].map((n) => ({ label: `up to ${n} min`, key: 'hands', value: String(n), part: { handsMin: n } }))],
-  [
-    'From first to last',
-    [60, 120, 240].map((n) => ({ label: `up to ${n / 60} h`, key: 'whole', value: String(n), part: { wholeMin: n } })),
-  ],
+  ['First to last', [60, 120, 240].map((n) => ({ label: `up to ${n / 60} h`, key: 'whole', value: String(n), part: { wholeMin: n } }))],
   [
     'Makes',
     [
@@ -33,7 +30,7 @@ const groups: readonly (readonly [name: string, ways: readonly Way[]])[] = [
     [
       { label: 'some in store', key: 'store', value: 'in', part: { store: 'in' } },
       { label: 'none in store', key: 'store', value: 'out', part: { store: 'out' } },
-      { label: 'freezes well', key: 'freezes', value: '1', part: { freezes: true } },
+      { label: 'nothing freezes badly', key: 'freezes', value: '1', part: { freezes: true } },
     ],
   ],
   [
@@ -61,7 +58,7 @@ export function LibraryFilters({
     const count = new Map<string, number>();
     for (const b of briefs) for (const c of b.contains) count.set(c, (count.get(c) ?? 0) + 1);
     return [...count]
-      .filter(([code]) => allergenNames[code] !== undefined && code !== 'al_gluten')
+      .filter(([code]) => allergenNames[code] !== undefined)
       .toSorted((a, b) => b[1] - a[1])
       .map(([code]) => code)
       .slice(0, 8);

@@ -21,8 +21,8 @@ const columns: readonly Column<FoundRecipe>[] = [
   {
     key: 'whole',
     head: 'In all',
-    by: (f) => f.brief.handsMin + f.brief.waitMin,
-    cell: (f) => sayMinutes(f.brief.handsMin + f.brief.waitMin),
+    by: (f) => f.brief.wholeMin,
+    cell: (f) => sayMinutes(f.brief.wholeMin),
     align: 'right',
   },
   {

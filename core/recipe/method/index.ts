@@ -1,4 +1,5 @@
 export { mindsItself, workFacts, type Place, type WorkFacts } from './classes.ts';
+export { withoutCircles } from './order.ts';
 export { methodFindings, type MethodFinding } from './findings.ts';
 export { earliest, type EarlyStep } from './earliest.ts';
 export { handsAt, inSession } from './grow.ts';

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows, withForeignNames } from '#core/kitchen/data';
 import { composeLines } from '../write/index.ts';
-import { methodFindings, segmentsOf, understand, type Understood } from './index.ts';
+import type { Step } from '#core/contract';
+import { earliest, methodFindings, segmentsOf, understand, withoutCircles, type Understood } from './index.ts';
 import { languageOf, sameStem, slipOf, stemOf } from './language.ts';
 import { cueOf, heatOf, minutesOf } from './minutes.ts';
 import { saidShare } from './shares.ts';
@@ -101,6 +102,22 @@ describe('what a step takes', () => {
     expect(usesOf(u)[0]!.map(([name]) => name)).toEqual(expect.arrayContaining(['goat', 'coconut milk, tinned']));
     expect(usesOf(u)[0]).toHaveLength(2);
   });
+  it('what is left of a line by “the rest”, and nothing by a rest in the fridge', () => {
+    const lines = ['1 kg lamb mince', '1 bunch mint', '500 g yogurt'];
+    expect(
+      usesOf(read(lines, 'Knead the mince with half the mint. Rest in the fridge, 1 h. Stir the remaining mint into the yogurt.')),
+    ).toEqual([
+      [
+        ['lamb mince', 1],
+        ['mint', 0.5],
+      ],
+      [],
+      expect.arrayContaining([
+        ['mint', 0.5],
+        ['plain yogurt', 1],
+      ]),
+    ]);
+  });
   it('a line with letters swapped, where it is listed', () => {
     expect(usesOf(read(['4 tomatoes'], 'Chop the tomatos.'))).toEqual([[['tomato', 1]]]);
     expect(slipOf('carots', 'carrots')).toBe(true);
@@ -133,6 +150,45 @@ describe('order', () => {
     const oven = u.steps.findIndex((s) => s.kind === 'preheat');
     expect(u.steps[oven]).toMatchObject({ after: [], heatC: 177 });
     expect(u.steps.find((s) => s.kind === 'bake')!.after).toContain(oven);
+  });
+});
+
+describe('steps at their earliest', () => {
+  const step = (id: string, hands: number, wait: number, after: string[] = [], moment?: 'eve' | 'serve'): Step => ({
+    id,
+    text: id,
+    uses: [],
+    needs: [],
+    handsOnMin: hands,
+    handsOnPerKgMin: 0,
+    waitMin: wait,
+    hazards: [],
+    after,
+    guess: false,
+    ...(moment && { moment }),
+  });
+  it('begin when what they wait for is done, beside what they do not wait for, without the evening before and the table', () => {
+    const early = earliest([
+      step('soak', 2, 600, [], 'eve'),
+      step('beans', 5, 60, ['soak']),
+      step('leeks', 10, 0),
+      step('together', 3, 20, ['beans', 'leeks']),
+      step('parsley', 2, 0, ['together'], 'serve'),
+    ]);
+    expect(early.map((e) => [e.step.id, e.start, e.end])).toEqual(
+      expect.arrayContaining([
+        ['beans', 0, 65],
+        ['leeks', 0, 10],
+        ['together', 65, 88],
+      ]),
+    );
+    expect(early).toHaveLength(3);
+    // no two in one row at once
+    for (const a of early) for (const b of early) if (a !== b && a.row === b.row) expect(a.end <= b.start || b.end <= a.start).toBe(true);
+  });
+  it('are laid down even where two wait for each other', () => {
+    expect(earliest([step('a', 1, 0, ['b']), step('b', 1, 0, ['a'])])).toHaveLength(2);
+    expect(withoutCircles([[1], [0]])).toEqual({ after: [[], [0]], circle: [0, 1] });
   });
 });
 

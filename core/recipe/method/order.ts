@@ -1,6 +1,6 @@
 import type { Bound } from './held.ts';
 
-/** What each piece waits for: those whose results it takes, and those that only come first; a circle is broken where the text is told last. */
+/** What each piece waits for: those whose results it takes, and those that only come first; of a circle the one told later waits. */
 export interface Ordered {
   after: number[][];
   /** Pieces that each needed the other's outcome. */
@@ -8,25 +8,27 @@ export interface Ordered {
 }
 
 /**
+ * What each of a list waits for, without a circle: of two that wait for each other, the one that comes later in the list waits.
+ * @param waits for each, the places in the list of those it waits for
+ * @example withoutCircles([[1], [0]]) // { after: [[], [0]], circle: [0, 1] }
+ */
+export function withoutCircles(waits: readonly (readonly number[])[]): Ordered {
+  // whoever waits for what stands before it in the list can be in no circle
+  const after = waits.map((list, n) => list.filter((before) => before < n));
+  const circle: number[] = [];
+  const reaches = (from: number, to: number, seen = new Set<number>()): boolean =>
+    from === to || after[from]!.some((k) => !seen.has(k) && seen.add(k) && reaches(k, to, seen));
+  waits.forEach((list, n) => {
+    for (const before of list.filter((k) => k > n)) {
+      if (reaches(before, n)) circle.push(n, before);
+      else after[n] = [...after[n]!, before];
+    }
+  });
+  return { after: after.map((list) => list.toSorted((a, b) => a - b)), circle: [...new Set(circle)] };
+}
+
+/**
  * Order by data flow, without a circle.
  * @example orderOf(bound).after[2] // [0, 1]
  */
-export function orderOf(bound: readonly Bound[]): Ordered {
-  const after = bound.map((b) => [...new Set([...b.takes, ...b.after])]);
-  const circle: number[] = [];
-  const state = bound.map(() => 0);
-  const visit = (n: number): void => {
-    state[n] = 1;
-    for (const before of [...after[n]!]) {
-      if (state[before] === 1) {
-        circle.push(before, n);
-        after[n] = after[n]!.filter((x) => x !== before);
-      } else if (state[before] === 0) visit(before);
-    }
-    state[n] = 2;
-  };
-  bound.forEach((_b, n) => {
-    if (state[n] === 0) visit(n);
-  });
-  return { after: after.map((list) => [...list].sort((a, b) => a - b)), circle: [...new Set(circle)] };
-}
+export const orderOf = (bound: readonly Bound[]): Ordered => withoutCircles(bound.map((b) => [...new Set([...b.takes, ...b.after])]));

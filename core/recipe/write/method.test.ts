@@ -142,6 +142,20 @@ describe('what a cook says of a step', () => {
     const out = takeOutOfStep(bound, stepWith(stepsFrom(bound), 'simmer'), 'l2');
     expect(lineIn(stepsFrom(out), 'l2')).toEqual([]);
   });
+  it('never takes more than there is, though a cook has said it twice', () => {
+    const steps = stepsFrom(pot);
+    const [simmer, kale] = [stepWith(steps, 'simmer'), stepWith(steps, 'kale')];
+    let both = putInStep(pot, steps, 'l2', simmer.id);
+    // a figure is typed over by hand in both
+    both = {
+      ...both,
+      steps: both.steps.map((w) =>
+        w.id === 'p1' ? { ...w, fixes: [{ text: 'Stir in the kale.', id: kale.id, set: {}, uses: { l2: 0.8, l4: 1 } }] } : w,
+      ),
+    };
+    const sum = lineIn(stepsFrom(both), 'l2').reduce((s, [, share]) => s + share, 0);
+    expect(sum).toBeCloseTo(1, 6);
+  });
   it('parts a step and joins it again, within a paragraph and over two', () => {
     const before = stepsFrom(pot);
     const sweat = stepWith(before, 'sweat');

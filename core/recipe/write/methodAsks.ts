@@ -10,6 +10,7 @@ export type MethodAsk =
 const most = 3;
 /** A range so wide that the plan hangs on it. */
 const wide = 1.9;
+/** A middle oven, offered until it is said (KIT). */
 const usualOven = 180;
 
 /** Steps where a line that nobody put anywhere may fairly go: what simmers first, then what is mixed, the longest before the others. */

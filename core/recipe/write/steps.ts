@@ -1,6 +1,6 @@
 import type { Line, Step, StepFix, WorkKind, WrittenStep } from '#core/contract';
 import { gramsOf, type IngredientFinder } from '#core/kitchen';
-import { workFacts, understand, type Cut, type Understood, type UnderstoodStep } from '../method/index.ts';
+import { workFacts, understand, withoutCircles, type Cut, type Understood, type UnderstoodStep } from '../method/index.ts';
 
 const most = { stepChars: 1200, waitMin: 20_000, handsMin: 600 };
 
@@ -286,7 +286,7 @@ export function stepsOf(given: readonly WrittenStep[], lines: readonly Line[], {
       : { ...read, uses: read.uses.filter((u) => !taken.has(u.lineId)) };
     return withFix(base, fix, lineIds, known);
   });
-  return { steps: withoutCircle(fair(steps)), understood };
+  return { steps: inOrder(fair(steps)), understood };
 }
 
 /** A step whose references are all there. */
@@ -306,7 +306,7 @@ function fair(steps: readonly Step[]): Step[] {
       total.set(u.lineId, (total.get(u.lineId) ?? 0) + u.share);
       if (s.said?.includes('uses')) said.set(u.lineId, (said.get(u.lineId) ?? 0) + u.share);
     }
-  return steps.map((s) => {
+  const given = steps.map((s) => {
     if (!s.uses.some((u) => (total.get(u.lineId) ?? 0) > 1 + 1e-6 && said.has(u.lineId)) || s.said?.includes('uses')) return s;
     const uses = s.uses.flatMap((u) => {
       const [sum, own] = [total.get(u.lineId) ?? 0, said.get(u.lineId) ?? 0];
@@ -317,24 +317,23 @@ function fair(steps: readonly Step[]): Step[] {
     });
     return { ...s, uses };
   });
+  // both were said, or one of them of another line: each gives way in its part
+  const sums = new Map<string, number>();
+  for (const s of given) for (const u of s.uses) sums.set(u.lineId, (sums.get(u.lineId) ?? 0) + u.share);
+  const over = (u: Step['uses'][number]): number => Math.max(1, sums.get(u.lineId) ?? 1);
+  return given.map((s) =>
+    s.said?.includes('uses') && s.uses.some((u) => over(u) > 1 + 1e-6)
+      ? { ...s, uses: s.uses.map((u) => ({ ...u, share: u.share / over(u) })) }
+      : s,
+  );
 }
 
-/** An order without a circle: of two steps that wait for each other, the one told later waits. */
-function withoutCircle(steps: readonly Step[]): Step[] {
+/** An order without a circle, whatever was said of it. */
+function inOrder(steps: readonly Step[]): Step[] {
   const at = new Map(steps.map((s, i) => [s.id, i]));
-  const after = steps.map((s) => new Set(s.after.map((id) => at.get(id)!).filter((i) => i !== undefined)));
-  const state = steps.map(() => 0);
-  const visit = (i: number): void => {
-    state[i] = 1;
-    for (const k of [...after[i]!].sort((a, b) => a - b)) {
-      if (state[k] === 1) after[i]!.delete(k);
-      else if (state[k] === 0) visit(k);
-    }
-    state[i] = 2;
-  };
-  steps.forEach((_s, i) => state[i] === 0 && visit(i));
+  const { after } = withoutCircles(steps.map((s) => s.after.flatMap((id) => at.get(id) ?? [])));
   return steps.map((s, i) => {
-    const keep = s.after.filter((id) => after[i]!.has(at.get(id)!));
+    const keep = s.after.filter((id) => after[i]!.includes(at.get(id) ?? -1));
     return keep.length === s.after.length ? s : { ...s, after: keep, ...(s.takes && { takes: s.takes.filter((id) => keep.includes(id)) }) };
   });
 }

@@ -53,7 +53,13 @@ export function useMethod(live: Live, { steps, lines, understood }: ReadMethod):
             return there > 0 ? cutStep(w, step, there) : w;
           }),
         join: (step) => act((w) => joinStep(w, steps, step)),
-        list: (text) => act((w) => ({ ...w, lines: [...w.lines.filter((l) => l.text.trim() !== ''), { id: newId(), text }] })),
+        list: (text) =>
+          act((w) =>
+            // a second tap, before the first was read, lists nothing twice
+            w.lines.some((l) => l.text === text)
+              ? w
+              : { ...w, lines: [...w.lines.filter((l) => l.text.trim() !== ''), { id: newId(), text }] },
+          ),
       },
     };
   }, [live, steps, lines, understood]);
