@@ -25,7 +25,7 @@ test('Scaling: every way to say how much, on the page and in its address', async
   await page.getByRole('button', { name: 'Who eats it' }).click();
   const asked = page.getByRole('region', { name: 'Scale to' }).getByRole('status');
   const all = Number((await asked.innerText()).split(' ')[0]);
-  await page.getByRole('button', { name: 'Joaquim' }).click();
+  await page.getByRole('button', { name: 'Joaquim', exact: true }).click();
   await expect.poll(async () => Number((await asked.innerText()).split(' ')[0])).toBeLessThan(all);
   await expect(asked).not.toContainText('Joaquim');
   await page.getByRole('button', { name: '1 week' }).click();
@@ -195,6 +195,7 @@ test('Lines: one is added, changed to draw from a recipe of one’s own, and a c
   await page.getByRole('textbox', { name: 'Add a line' }).first().fill('250 ml stock');
   await expect(page.getByText('read as stock')).toBeVisible();
   await page.getByRole('button', { name: 'Add', exact: true }).first().click();
+  await expect(page.getByText('stock goes in too')).toBeVisible();
   await settled(page);
   const soup = await getJson<RecipeAnswer>(server, '/recipes/recipe_soup');
   const line = soup.revision.lines.at(-1)!;

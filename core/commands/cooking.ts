@@ -19,7 +19,7 @@ export interface SeenDish {
   seen: string;
 }
 
-type TaskType = 'taskStarted' | 'taskHanded' | 'taskDone' | 'taskSkipped' | 'taskExtended';
+type TaskType = 'taskStarted' | 'taskHanded' | 'taskDone' | 'taskSkipped' | 'taskReopened' | 'taskExtended';
 const onTask = <T extends TaskType>(
   type: T,
   { sessionId, taskId, what, prep, seen }: SeenTask,
@@ -36,6 +36,8 @@ export const finishTask = (task: SeenTask, actualMin?: number): Act =>
   onTask('taskDone', task, actualMin === undefined ? {} : { actualMin });
 /** A task is left out. @example skipTask(garnishing) */
 export const skipTask = (task: SeenTask): Act => onTask('taskSkipped', task, {});
+/** A task that was skipped or done by mistake is taken up again. @example reopenTask(garnishing) */
+export const reopenTask = (task: SeenTask): Act => onTask('taskReopened', task, {});
 /** A task's clock gets more minutes, each time it is asked for. @example extendTask(simmering, 5) */
 export const extendTask = (task: SeenTask, minutes: number): Act => onTask('taskExtended', task, { minutes }, again);
 

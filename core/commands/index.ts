@@ -5,6 +5,7 @@ export {
   extendTask,
   finishTask,
   handOver,
+  reopenTask,
   skipTask,
   startTask,
   trim,
@@ -12,6 +13,22 @@ export {
   type SeenDish,
   type SeenTask,
 } from './cooking.ts';
-export { bin, eat, fillPack, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash, type Spot } from './packs.ts';
+export {
+  bin,
+  correct,
+  countAgain,
+  eat,
+  fillPack,
+  giveAway,
+  inFridgeSince,
+  repack,
+  markLabelled,
+  lose,
+  planFor,
+  putAway,
+  takeOut,
+  wash,
+  type Spot,
+} from './packs.ts';
 export { tick, untick, type SeenLine } from './shopping.ts';
-export { invite, sayAtHome } from './table.ts';
+export { eatOtherwise, invite, rate, sayAtHome } from './table.ts';

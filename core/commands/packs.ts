@@ -1,4 +1,4 @@
-import type { Day, EventData, Id, Meal } from '#core/contract';
+import type { Day, EventData, Id, Meal, PackFacts } from '#core/contract';
 import { onPack, type Act, type SeenPack } from './act.ts';
 
 /** Where something stands: a cold place and a basket or shelf in it. */
@@ -34,6 +34,9 @@ export const bin = (pack: SeenPack, portions: number, reason: string): Act => on
 /** Food of a pack goes to somebody else. @example giveAway(stew, 2, 'the yard') */
 export const giveAway = (pack: SeenPack, portions: number, to: string): Act => onPack('given', pack, { portions, to });
 
+/** A pack has been in the fridge since a moment: its clock runs from there. @example inFridgeSince(tub7, '2026-11-24T16:00:00.000Z') */
+export const inFridgeSince = (pack: SeenPack, at: string): Act => onPack('opened', pack, { at });
+
 /** A pack is not where it should be, nor anywhere else. @example lose(tub7) // not where it should be */
 export const lose = (pack: SeenPack): Act => onPack('lost', pack, {});
 
@@ -43,3 +46,28 @@ export const wash = (pack: SeenPack): Act => onPack('washed', pack, {});
 /** A label is on a pack, printed or written; what a printed one says about allergies is kept with it. @example markLabelled(stew, 'hand') */
 export const markLabelled = (pack: SeenPack, how: 'printed' | 'hand', says?: string): Act =>
   onPack('labelled', pack, { how, ...(says !== undefined && { says }) });
+
+/** What was entered wrong of a pack, as it is and as it was; with portions, so many are left. @example correct(tub7, { is: { name: 'Leek soup' }, was: { name: 'Stew' } }, 'wrong lid') */
+export const correct = (pack: SeenPack, { is, was }: { is: PackFacts; was: PackFacts }, reason: string, portions?: number): Act =>
+  onPack('corrected', pack, {
+    reason,
+    ...(portions !== undefined && { portions }),
+    ...(Object.keys(is).length > 0 && { is, was }),
+  });
+
+/** So many portions are left of it, whatever was counted before. @example countAgain(tub7, 3, 'one was hidden') */
+export const countAgain = (pack: SeenPack, portions: number, reason: string): Act => onPack('corrected', pack, { portions, reason });
+
+/**
+ * Food of packs goes into others: split over smaller ones, or several into one.
+ * @param from packs with how many portions go
+ * @param into new packs with what each is filled with
+ * @example repack([{ pack: tub7, portions: 4 }], [{ packId: 'a', data }, { packId: 'b', data }])
+ */
+export const repack = (
+  from: readonly { pack: SeenPack; portions: number }[],
+  into: readonly { packId: Id; data: EventData<'filled'> }[],
+): Act[] => [
+  ...into.map(({ packId, data }) => fillPack({ packId }, { ...data, from: from.map((f) => f.pack.packId) })),
+  ...from.map(({ pack, portions }) => onPack('repacked', pack, { portions, into: into.map((i) => i.packId) })),
+];

@@ -23,3 +23,19 @@ export const sayAtHome = (eaterId: Id, day: Day, meal: Meal, home: boolean, seen
   seen,
   data: { day, meal, home },
 });
+
+/** How an eater liked a dish: one to five stars. @example rate('stew', 'osk', 4, '2026-11-24', seen) */
+export const rate = (recipeId: Id, eaterId: Id, stars: number, day: Day, seen: string): Act => ({
+  type: 'rated',
+  subjects: [recipeId, eaterId],
+  seen,
+  data: { recipeId, eaterId, stars, day },
+});
+
+/** A meal was cooked fresh, eaten out, or left out: nothing of the store went. @example eatOtherwise('household', '2026-11-24', 'out', seen) */
+export const eatOtherwise = (householdId: Id, day: Day, how: 'fresh' | 'out' | 'none', seen: string, meal: Meal = 'dinner'): Act => ({
+  type: 'ateOtherwise',
+  subjects: [householdId],
+  seen,
+  data: { day, meal, how },
+});

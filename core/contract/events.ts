@@ -19,6 +19,9 @@ const lifeSchema = z.object({
   source: z.string(),
 });
 
+/** When food was made, at the earliest and the latest. */
+const madeSchema = z.object({ earliest: daySchema, latest: daySchema });
+
 const filled = z.object({
   code: codeSchema,
   lotId: idSchema,
@@ -35,8 +38,10 @@ const filled = z.object({
   volumeMl: z.number().min(0).max(60_000),
   outerMl: z.number().min(0).max(120_000),
   /** Absent when nobody knows: then it was only found on a day. */
-  made: z.object({ earliest: daySchema, latest: daySchema }).optional(),
+  made: madeSchema.optional(),
   foundOn: daySchema.optional(),
+  /** Packs that it was filled from, when food was packed anew. */
+  from: z.array(idSchema).min(1).max(20).optional(),
   nOf: z.object({ n: z.number().int().min(1), of: z.number().int().min(1) }),
   life: lifeSchema,
   bestBy: daySchema.optional(),
@@ -57,6 +62,26 @@ const filled = z.object({
   reheat: z.array(z.string().max(300)).max(6),
   thaw: z.string().max(200).optional(),
 });
+
+/** What was entered of a pack and may have been wrong; null where nobody knows, or there is none. */
+export const packFactsSchema = z
+  .object({
+    name: z.string().trim().min(1).max(120),
+    kind: kindSchema,
+    /** When full. */
+    portions: portionsSchema,
+    massG: z.number().min(0).max(60_000),
+    volumeMl: z.number().min(0).max(60_000),
+    outerMl: z.number().min(0).max(120_000),
+    made: madeSchema.nullable(),
+    bestBy: daySchema.nullable(),
+    limit: daySchema.nullable(),
+    life: lifeSchema,
+    containerId: idSchema.nullable(),
+    allergens: allergenSummarySchema,
+  })
+  .partial();
+export type PackFacts = z.infer<typeof packFactsSchema>;
 
 const shares = z.array(z.object({ eaterId: idSchema, portions: portionsSchema })).max(20);
 const dayMeal = z.object({ day: daySchema, meal: mealSchema });
@@ -88,7 +113,15 @@ export const eventData = {
   discarded: z.object({ portions: portionsSchema, reason: z.string().max(200) }),
   lost: z.object({}),
   found: z.object({ portions: portionsSchema }),
-  corrected: z.object({ portions: portionsSchema, reason: z.string().max(200) }),
+  /** Counted again: so many portions are left; and what was entered wrong, as it is and as it was. */
+  corrected: z.object({
+    portions: portionsSchema.optional(),
+    reason: z.string().max(200),
+    is: packFactsSchema.optional(),
+    was: packFactsSchema.optional(),
+  }),
+  /** So much of it went into other packs. */
+  repacked: z.object({ portions: portionsSchema, into: z.array(idSchema).min(1).max(40) }),
   washed: z.object({}),
   ticked: z.object({
     sessionId: idSchema,
@@ -104,6 +137,8 @@ export const eventData = {
   taskHanded: ofTask.extend({ cookId: idSchema }),
   taskDone: ofTask.extend({ actualMin: z.number().min(0).max(20_000).optional() }),
   taskSkipped: ofTask,
+  /** Skipped or done by mistake: it is open again, with nothing on its clock. */
+  taskReopened: ofTask,
   taskExtended: ofTask.extend({ minutes: z.number().int().min(1).max(600) }),
   weighed: z.object({
     batchId: idSchema,
@@ -132,42 +167,51 @@ export const eventData = {
   invited: dayMeal.extend({ plates: z.number().int().min(0).max(20), allergens: z.array(z.string().max(40)).max(14) }),
   /** An eater is, or is not, at one meal, whatever the week says. */
   atHome: dayMeal.extend({ home: z.boolean() }),
+  /** A meal that came from nowhere in the store: cooked fresh, eaten out, or none at all. */
+  ateOtherwise: dayMeal.extend({ how: z.enum(['fresh', 'out', 'none']) }),
+  /** How an eater liked a dish, with the meal it was said of. */
+  rated: z.object({ recipeId: idSchema, eaterId: idSchema, stars: z.number().int().min(1).max(5), day: daySchema }),
   undone: z.object({ eventId: idSchema }),
 } as const;
 
 export type EventType = keyof typeof eventData;
 
 /** Which stream an event of each type is written to. */
-export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'table' | 'any'>> = {
-  filled: 'pack',
-  moved: 'pack',
-  planned: 'pack',
-  pulled: 'pack',
-  opened: 'pack',
-  eaten: 'pack',
-  given: 'pack',
-  discarded: 'pack',
-  lost: 'pack',
-  found: 'pack',
-  corrected: 'pack',
-  washed: 'pack',
-  labelled: 'label',
-  ticked: 'shop',
-  unticked: 'shop',
-  taskStarted: 'cook',
-  taskHanded: 'cook',
-  taskDone: 'cook',
-  taskSkipped: 'cook',
-  taskExtended: 'cook',
-  weighed: 'yield',
-  trimmed: 'yield',
-  eatenTonight: 'yield',
-  yieldDiscarded: 'yield',
-  packingClosed: 'session',
-  invited: 'table',
-  atHome: 'table',
-  undone: 'any',
-};
+export const streamOf: Readonly<Record<EventType, 'pack' | 'shop' | 'cook' | 'yield' | 'label' | 'session' | 'table' | 'recipe' | 'any'>> =
+  {
+    filled: 'pack',
+    moved: 'pack',
+    planned: 'pack',
+    pulled: 'pack',
+    opened: 'pack',
+    eaten: 'pack',
+    given: 'pack',
+    discarded: 'pack',
+    lost: 'pack',
+    found: 'pack',
+    corrected: 'pack',
+    repacked: 'pack',
+    washed: 'pack',
+    labelled: 'label',
+    ticked: 'shop',
+    unticked: 'shop',
+    taskStarted: 'cook',
+    taskHanded: 'cook',
+    taskDone: 'cook',
+    taskSkipped: 'cook',
+    taskReopened: 'cook',
+    taskExtended: 'cook',
+    weighed: 'yield',
+    trimmed: 'yield',
+    eatenTonight: 'yield',
+    yieldDiscarded: 'yield',
+    packingClosed: 'session',
+    invited: 'table',
+    atHome: 'table',
+    ateOtherwise: 'table',
+    rated: 'recipe',
+    undone: 'any',
+  };
 
 const envelope = {
   id: idSchema,
@@ -194,6 +238,7 @@ export const eventSchema = z.discriminatedUnion('type', [
   one('lost'),
   one('found'),
   one('corrected'),
+  one('repacked'),
   one('washed'),
   one('ticked'),
   one('unticked'),
@@ -201,6 +246,7 @@ export const eventSchema = z.discriminatedUnion('type', [
   one('taskHanded'),
   one('taskDone'),
   one('taskSkipped'),
+  one('taskReopened'),
   one('taskExtended'),
   one('weighed'),
   one('trimmed'),
@@ -209,6 +255,8 @@ export const eventSchema = z.discriminatedUnion('type', [
   one('packingClosed'),
   one('invited'),
   one('atHome'),
+  one('ateOtherwise'),
+  one('rated'),
   one('undone'),
 ]);
 

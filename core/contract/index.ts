@@ -1,10 +1,14 @@
 export * from './basics.ts';
 export * from './kitchen.ts';
+export * from './lists.ts';
 export * from './picture.ts';
 export * from './recipe.ts';
 export * from './writing.ts';
+export * from './referenceTables.ts';
+export * from './figures.ts';
 export * from './reference.ts';
 export * from './session.ts';
+export * from './correction.ts';
 export * from './events.ts';
 export * from './writes.ts';
 export { exportJsonSchema, exportSchema } from './export.ts';

@@ -146,6 +146,11 @@ export const containerSchema = z.object({
   /** Whether it may go into a microwave, as marked on it. */
   microwave: z.enum(['yes', 'no', 'unknown']),
   presetId: idSchema.optional(),
+  /** At somebody else's: still owned, and not here to be filled. */
+  lent: z
+    .array(z.object({ id: idSchema, to: z.string().trim().min(1).max(60), count: z.number().int().min(1).max(2000), day: daySchema }))
+    .max(20)
+    .optional(),
 });
 
 /** A freezer, fridge, cool room or shelf with its zones. */

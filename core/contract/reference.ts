@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { daySchema, idSchema } from './basics.ts';
+import { unreadCells } from './figures.ts';
+import { referenceTables } from './referenceTables.ts';
 import { inUnit } from './words.ts';
 
 const gPerMl = inUnit(z.number().min(0.01).max(3), { unit: 'g' });
@@ -87,44 +89,6 @@ export const referenceRowSchema = z
   .object({ id: idSchema, source: z.string().min(1).max(200), conf: z.string().min(1).max(20) })
   .catchall(z.union([z.string().max(800), z.number()]));
 
-/** Tables of reference rows that a household may edit row by row and set back. */
-export const referenceTables = [
-  'ingredient',
-  'life',
-  'bag',
-  'headspace',
-  'tub',
-  'pan',
-  'material',
-  'space',
-  'reheat',
-  'thaw',
-  'thickness',
-  'portion',
-  'allergen',
-  'hidden_allergen',
-  'clock',
-  'setpoint',
-  'keep',
-  'washing',
-  'zone',
-  'blanch',
-  'blanch_rule',
-  'puree',
-  'pressure',
-  'thickness_step',
-  'trim',
-  'cooked',
-  'density',
-  'freezing',
-  'seasoning',
-  'texture',
-  'scrap',
-  'broth',
-  'hazard',
-  'hot_blending',
-] as const;
-
 const tableName = z.enum(referenceTables);
 
 /** A household's own version of one reference row; taking it away sets the shipped one back. */
@@ -135,9 +99,11 @@ export const referenceEditSchema = z.object({ id: idSchema, table: tableName, ro
     for (const issue of parsed.error.issues) ctx.addIssue({ code: 'custom', path: ['row', ...issue.path], message: issue.message });
   else if (edit.id !== `${edit.table}:${parsed.data.id}`)
     ctx.addIssue({ code: 'custom', path: ['id'], message: `expected ${edit.table}:${parsed.data.id}` });
+  else
+    for (const { column, message } of unreadCells(edit.table, parsed.data))
+      ctx.addIssue({ code: 'custom', path: ['row', column], message });
 });
 
-export type ReferenceTable = (typeof referenceTables)[number];
 export type ReferenceEdit = z.infer<typeof referenceEditSchema>;
 export type Price = z.infer<typeof priceSchema>;
 export type IngredientRow = z.infer<typeof ingredientRowSchema>;

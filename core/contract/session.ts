@@ -11,6 +11,8 @@ export const batchSchema = z.object({
   yieldFactor: z.number().min(0.3).max(3).optional(),
   /** Portions dipped out before the salt goes in. */
   unsalted: z.number().min(0).max(500).optional(),
+  /** A newer revision of its recipe that it was not to take. */
+  declined: idSchema.optional(),
 });
 
 export const sessionSchema = z.object({

@@ -29,6 +29,7 @@ export const steps: Steps = {
     }),
   ],
   picture: [],
+  recipe_list: [],
   reference: [],
   event: [],
 };

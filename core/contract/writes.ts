@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { idSchema, instantSchema } from './basics.ts';
+import { recipeListSchema } from './lists.ts';
 import { pictureSchema } from './picture.ts';
 import { containerSchema, eaterSchema, equipmentSchema, householdSchema, placeSchema } from './kitchen.ts';
 import { referenceEditSchema } from './reference.ts';
@@ -17,6 +18,7 @@ export const documentSchemas = {
   recipe_revision: revisionSchema,
   session: sessionSchema,
   picture: pictureSchema,
+  recipe_list: recipeListSchema,
 } as const;
 
 /** Documents, and a household's own versions of reference rows: all that a write may change. */
@@ -29,7 +31,19 @@ export type WritableOf<T extends WritableTable> = z.infer<(typeof writableSchema
 export const documentTables = Object.keys(documentSchemas) as DocumentTable[];
 
 const changeSchema = z.object({
-  table: z.enum(['household', 'eater', 'equipment', 'container', 'place', 'recipe', 'recipe_revision', 'session', 'picture', 'reference']),
+  table: z.enum([
+    'household',
+    'eater',
+    'equipment',
+    'container',
+    'place',
+    'recipe',
+    'recipe_revision',
+    'session',
+    'picture',
+    'recipe_list',
+    'reference',
+  ]),
   id: idSchema,
   /** The whole new document, or null to delete it (softly). */
   data: z.unknown().nullable(),
@@ -39,13 +53,16 @@ const changeSchema = z.object({
   from: idSchema.nullable().optional(),
 });
 
+/** As many documents as one tap may change: two hundred recipes with their revisions. */
+export const mostChanges = 400;
+
 /** One tap's worth of changes: kept or refused together, and undone together. */
 export const writeSchema = z.object({
   writeId: idSchema,
   device: z.string().min(1).max(40),
   instant: instantSchema,
   label: z.string().min(1).max(120),
-  changes: z.array(changeSchema).min(1).max(60),
+  changes: z.array(changeSchema).min(1).max(mostChanges),
   /** The question between two devices' versions that this answers. */
   settles: idSchema.optional(),
 });

@@ -19,6 +19,7 @@ import {
   type Slot,
   type Task,
 } from './index.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const task = (id: string, over: Partial<Task> = {}): Task => ({
@@ -181,8 +182,11 @@ describe('tasks of a session', () => {
 
 describe('cooling', () => {
   it('off the heat 14:20 is under 21 °C by 16:20 and under 5 °C by 20:20', () => {
-    const c = coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z');
+    const c = coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z', testFigures);
     expect([c.under21By, c.under5By, c.stage, c.leftMin]).toEqual(['2026-11-28T16:20:00.000Z', '2026-11-28T20:20:00.000Z', 'to21', 80]);
-    expect(coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T21:00:00.000Z')).toMatchObject({ stage: 'over', leftMin: -40 });
+    expect(coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T21:00:00.000Z', testFigures)).toMatchObject({
+      stage: 'over',
+      leftMin: -40,
+    });
   });
 });

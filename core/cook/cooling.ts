@@ -1,5 +1,5 @@
 import { addMinutes, minutesBetween } from '#core/kitchen';
-import type { Instant } from '#core/contract';
+import type { Figures, Instant } from '#core/contract';
 
 /** The two-stage cooling clock of one batch, from the moment it left the heat (reference 1.2: FDA Food Code; FSA asks for 1 to 2 h). */
 export interface CoolingClock {
@@ -12,16 +12,18 @@ export interface CoolingClock {
   source: string;
 }
 
-/** Minutes to 21 °C, then minutes from there to 5 °C. */
-export const coolingLimits = { to21Min: 120, to5Min: 240, source: 'FDA-FC' } as const;
+/** Minutes to 21 °C, then minutes from there to 5 °C, as the table of clocks says (FDA Food Code). */
+export type CoolingLimits = Pick<Figures, 'cool21' | 'cool5'>;
+
+const source = 'FDA-FC';
 
 /**
  * * Off the heat 14:20 -> under 21 °C by 16:20, under 5 °C by 20:20.
- * @example coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z').leftMin // 80
+ * @example coolingClock('2026-11-28T14:20:00.000Z', '2026-11-28T15:00:00.000Z', { cool21: 120, cool5: 240 }).leftMin // 80
  */
-export function coolingClock(offHeat: Instant, now: Instant): CoolingClock {
-  const under21By = addMinutes(offHeat, coolingLimits.to21Min);
-  const under5By = addMinutes(under21By, coolingLimits.to5Min);
+export function coolingClock(offHeat: Instant, now: Instant, limits: CoolingLimits): CoolingClock {
+  const under21By = addMinutes(offHeat, limits.cool21);
+  const under5By = addMinutes(under21By, limits.cool5);
   const stage = now < under21By ? 'to21' : now < under5By ? 'to5' : 'over';
   return {
     offHeat,
@@ -29,6 +31,6 @@ export function coolingClock(offHeat: Instant, now: Instant): CoolingClock {
     under5By,
     stage,
     leftMin: minutesBetween(now, stage === 'to21' ? under21By : under5By),
-    source: coolingLimits.source,
+    source,
   };
 }

@@ -10,6 +10,6 @@ export {
   type ScheduleResult,
   type Slot,
 } from './schedule.ts';
-export { coolingClock, coolingLimits, type CoolingClock } from './cooling.ts';
+export { coolingClock, type CoolingClock, type CoolingLimits } from './cooling.ts';
 export { dipped, ladled, sayMeasureError, type MeasuredYield, type MeasureYield } from './measure.ts';
 export { prepRates, prepGroup, type PrepRate } from './data/prepRates.ts';

@@ -1,4 +1,4 @@
-import type { Eater } from '#core/contract';
+import type { Eater, Figures } from '#core/contract';
 
 const dinners = {
   mon: ['dinner'],
@@ -21,3 +21,38 @@ export const testEater = (id: string, over: Partial<Eater> = {}): Eater => ({
   presence: { weekly: dinners, away: [], exceptions: [] },
   ...over,
 });
+
+/** The figures of the tables as they ship; the server's test holds them against the rows. */
+export const testFigures: Figures = {
+  cool21: 120,
+  cool5: 240,
+  thawedUk: 1,
+  thawedUsCooked: 3,
+  thawedUsRaw: 1,
+  riceUk: 60,
+  coreUk: 75,
+  coreUs: 74,
+  freezer: -18,
+  headspaceShare: 0.1,
+  tubHeadspace: 13,
+  tubHeadspaceLarge: 25,
+  jarHeadspace: 13,
+  jarHeadspaceLarge: 25,
+  panHeadspace: 10,
+  panHeadspaceLarge: 13,
+  cubesLitres: 1.3,
+  bagSpace: 1.15,
+  toddler: 0.3,
+  child: 0.55,
+  adult: 1,
+  elder: 0.8,
+  blockSlow: 50,
+  blockMost: 60,
+  blockLonger: 1.2,
+  densityMeal: 1.04,
+  densityBase: 1.06,
+  densityBroth: 1,
+  densityAromatic: 0.95,
+  garlicOil: 4,
+  hotShare: 1 / 3,
+};

@@ -49,7 +49,20 @@ export {
 } from './day.ts';
 export { demand, guestsAt, isPresent, quartersOf, withSaid, type Demand, type SaidOfTable } from './presence.ts';
 export { datesFor, fridgeUntil, lifeOf, type LifeResult, type StoredPart } from './lives.ts';
-export { allKinds, isRawKind, groupOf, isCounted, isDinner, isDinnerKind, mayHold, type Packable, type SupplyGroup } from './kinds.ts';
+export {
+  allKinds,
+  isRawKind,
+  groupOf,
+  isCounted,
+  isDinner,
+  isDinnerKind,
+  isEatenAsIs,
+  mayHold,
+  type Packable,
+  type SupplyGroup,
+} from './kinds.ts';
 export { ingredientFinder, type IngredientFinder } from './ingredients.ts';
 export { createMemo, noMemo, type Memo } from './memo.ts';
 export { readDay, type DayReading } from './readDay.ts';
+export { adviceOf, appetitesOf, figuresOf, type Advice } from './figures.ts';
+export { referenceOnly, tableReaders, type TableReader } from './readers.ts';

@@ -117,13 +117,15 @@ export function ingredientFinder(rows: readonly IngredientRow[]): IngredientFind
     else bare.set(name, row);
   }
   for (const [name, row] of bare) names.set(name, row);
+  /** No name has more words, however long a text is. */
+  const longest = Math.max(1, ...[...names.keys()].map((name) => name.split(' ').length));
   const read = (written: string): FoundName | undefined => {
     const words = key(written.replace(/free[- ]range/gi, ''))
       .split(' ')
       .filter(Boolean);
     // more than one pepper is the vegetable; a spoon of it is the spice
     const many = /\bpeppers\b/i.test(written);
-    for (let length = words.length; length > 0; length -= 1) {
+    for (let length = Math.min(words.length, longest); length > 0; length -= 1) {
       // the last words carry the noun ("chopped flat parsley"), so windows are tried from the right
       for (let start = words.length - length; start >= 0; start -= 1) {
         const name = words.slice(start, start + length).join(' ');

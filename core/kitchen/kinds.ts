@@ -23,6 +23,9 @@ export const isDinnerKind = (kind: string): boolean => groupOf(kind) === 'dinner
 export const isDinner = (pack: { kind: string; whole?: boolean | undefined }): boolean =>
   pack.kind === 'meal' || (pack.kind === 'kit' && pack.whole !== false);
 
+/** What is eaten as it is, and liked or not: no broth, base or paste, which end in something else. @example isEatenAsIs('aromatic') // false */
+export const isEatenAsIs = (kind: string): boolean => isDinnerKind(kind) || kind === 'puree' || kind === 'bread';
+
 /**
  * Kinds that are counted, never poured: a label says their weight.
  * @example isCounted('meal') // whether such a pack is counted when the freezer is

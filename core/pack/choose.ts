@@ -1,5 +1,5 @@
 import type { Container } from '#core/contract';
-import { cubesThatFit, fillLimitMl } from './fill.ts';
+import { cubesThatFit, fillLimitMl, type FillFigures } from './fill.ts';
 
 /** A container kind with how many are free now. */
 export interface Free {
@@ -15,6 +15,8 @@ export interface PackWish {
   groups: readonly number[];
   /** Cubes go loose into bags. */
   asCubes?: boolean;
+  /** How full containers may be, and how much room cubes take. */
+  figures: FillFigures;
 }
 
 export interface PackGroup {
@@ -59,14 +61,14 @@ const add = (a: Cost, b: Cost): Cost => [a[0] + b[0], a[1] + b[1], a[2] + b[2], 
 
 /** How many portions each container takes at most. */
 const most = (c: Container, wish: PackWish): number =>
-  wish.asCubes ? cubesThatFit(c, wish.portionMl) : Math.floor(fillLimitMl(c) / wish.portionMl + 1e-9);
+  wish.asCubes ? cubesThatFit(c, wish.portionMl, wish.figures) : Math.floor(fillLimitMl(c, wish.figures) / wish.portionMl + 1e-9);
 
 /**
  * Chooses containers for a yield from what is free, by the order of wishes of DECISIONS 17:
  * preferred group sizes, whole portions, least left over, fewest container kinds, fewest packs, returning before one-use, id.
  * Exact: dynamic programming over portions, one container kind after another; lexicographic costs add up, so the best part stays best.
  * @param frees container kinds with how many are free; trays are skipped, cubes end in bags
- * @example choosePacks({ yieldMl: 3800, portionMl: 400, groups: [2] }, frees) // four tubs of two, one of one, 200 ml for tonight
+ * @example choosePacks({ yieldMl: 3800, portionMl: 400, groups: [2], figures }, frees) // four tubs of two, one of one, 200 ml for tonight
  */
 export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult {
   const portions = Math.floor(wish.yieldMl / wish.portionMl + 1e-9);
@@ -76,12 +78,12 @@ export function choosePacks(wish: PackWish, frees: readonly Free[]): PackResult 
     .filter((f) => f.container.shape !== 'tray' && f.container.shape !== 'mould' && (!wish.asCubes || f.container.shape !== 'pan'))
     .toSorted((a, b) => a.container.id.localeCompare(b.container.id));
   if (usable.every((f) => most(f.container, wish) === 0)) {
-    const nearest = usable.toSorted((a, b) => fillLimitMl(b.container) - fillLimitMl(a.container))[0];
+    const nearest = usable.toSorted((a, b) => fillLimitMl(b.container, wish.figures) - fillLimitMl(a.container, wish.figures))[0];
     return {
       ok: false,
       why: 'portionTooLarge',
       portionMl: wish.portionMl,
-      ...(nearest && { nearest: { name: nearest.container.name, fillMl: fillLimitMl(nearest.container) } }),
+      ...(nearest && { nearest: { name: nearest.container.name, fillMl: fillLimitMl(nearest.container, wish.figures) } }),
     };
   }
   const fitting = usable.map((f, index) => ({ ...f, index, most: most(f.container, wish) })).filter((f) => f.free > 0 && f.most > 0);

@@ -15,6 +15,7 @@ import {
   type Free,
   type PackWish,
 } from './index.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const tub = testContainer;
 
@@ -41,7 +42,7 @@ describe('choosing containers', () => {
         return;
       }
       const f = sorted[i]!;
-      const limit = Math.floor(fillLimitMl(f.container) / wish.portionMl + 1e-9);
+      const limit = Math.floor(fillLimitMl(f.container, testFigures) / wish.portionMl + 1e-9);
       const fill = (n: number, used: number, preferred: number, least: number): void => {
         visit(i + 1, left - used, [
           cost[0]! - preferred,
@@ -70,7 +71,7 @@ describe('choosing containers', () => {
             container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.2, oneUse: k.oneUse }),
             free: k.free,
           }));
-          const wish = { yieldMl, portionMl: 300, groups };
+          const wish = { yieldMl, portionMl: 300, groups, figures: testFigures };
           const r = choosePacks(wish, frees);
           if (!r.ok) return;
           const g = r.choice.groups;
@@ -96,13 +97,13 @@ describe('choosing containers', () => {
         fc.integer({ min: 60, max: 700 }),
         (kinds, yieldMl, portionMl) => {
           const frees = kinds.map((k, i) => ({ container: tub(`c${i}`, { fillMl: k.fill, brimMl: k.fill * 1.15 }), free: k.free }));
-          const r = choosePacks({ yieldMl, portionMl, groups: [2, 1] }, frees);
+          const r = choosePacks({ yieldMl, portionMl, groups: [2, 1], figures: testFigures }, frees);
           if (!r.ok) return;
           for (const f of frees)
             expect(r.choice.groups.filter((g) => g.container.id === f.container.id).reduce((s, g) => s + g.packs, 0)).toBeLessThanOrEqual(
               f.free,
             );
-          for (const g of r.choice.groups) expect(g.mlEach).toBeLessThanOrEqual(fillLimitMl(g.container) + 1e-6);
+          for (const g of r.choice.groups) expect(g.mlEach).toBeLessThanOrEqual(fillLimitMl(g.container, testFigures) + 1e-6);
           const packed = r.choice.groups.reduce((s, g) => s + g.packs * g.mlEach, 0);
           expect(packed + r.choice.portionsLeft * portionMl + r.choice.tonightMl).toBeCloseTo(yieldMl, 4);
         },
@@ -110,7 +111,7 @@ describe('choosing containers', () => {
     );
   });
   it('packs twos for the couple and one single for what is left', () => {
-    const c = choose({ yieldMl: 17 * 400, portionMl: 400, groups: [2] }, [
+    const c = choose({ yieldMl: 17 * 400, portionMl: 400, groups: [2], figures: testFigures }, [
       { container: tub('small', { brimMl: 500, fillMl: 430 }), free: 8 },
       { container: tub('big', { brimMl: 1000, fillMl: 870 }), free: 8 },
     ]);
@@ -121,7 +122,7 @@ describe('choosing containers', () => {
     expect(c.portionsLeft).toBe(0);
   });
   it('takes returning tubs before one-use ones', () => {
-    const c = choose({ yieldMl: 1600, portionMl: 400, groups: [1] }, [
+    const c = choose({ yieldMl: 1600, portionMl: 400, groups: [1], figures: testFigures }, [
       { container: tub('a', { oneUse: true }), free: 9 },
       { container: tub('b'), free: 9 },
     ]);
@@ -129,15 +130,19 @@ describe('choosing containers', () => {
   });
   it('says when a portion is larger than every container, and names the nearest', () =>
     expect(
-      choosePacks({ yieldMl: 3000, portionMl: 1000, groups: [1] }, [
+      choosePacks({ yieldMl: 3000, portionMl: 1000, groups: [1], figures: testFigures }, [
         { container: tub('big', { name: 'Tub 1 L', brimMl: 1000, fillMl: 870 }), free: 3 },
       ]),
     ).toEqual({ ok: false, why: 'portionTooLarge', portionMl: 1000, nearest: { name: 'Tub 1 L', fillMl: 870 } }));
   it('says when nothing is free, and when there is less than a portion', () => {
-    expect(choosePacks({ yieldMl: 3000, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 0 }])).toMatchObject({
+    expect(
+      choosePacks({ yieldMl: 3000, portionMl: 400, groups: [1], figures: testFigures }, [{ container: tub('a'), free: 0 }]),
+    ).toMatchObject({
       why: 'nothingFree',
     });
-    expect(choosePacks({ yieldMl: 300, portionMl: 400, groups: [1] }, [{ container: tub('a'), free: 4 }])).toMatchObject({
+    expect(
+      choosePacks({ yieldMl: 300, portionMl: 400, groups: [1], figures: testFigures }, [{ container: tub('a'), free: 4 }]),
+    ).toMatchObject({
       why: 'lessThanOne',
     });
   });
@@ -147,7 +152,7 @@ describe('filling', () => {
   it('leaves room for the ice and obeys the reference', () => {
     fc.assert(
       fc.property(fc.integer({ min: 50, max: 4000 }), fc.double({ min: 0.5, max: 1, noNaN: true }), (brimMl, share) => {
-        const limit = fillLimitMl({ brimMl, fillMl: brimMl * share });
+        const limit = fillLimitMl({ brimMl, fillMl: brimMl * share }, testFigures);
         expect(limit).toBeLessThanOrEqual(brimMl * 0.9 + 1e-9);
         expect(limit).toBeLessThanOrEqual(brimMl * share + 1e-9);
       }),
@@ -155,7 +160,7 @@ describe('filling', () => {
   });
   it('fills a 60 ml jar without a fill line to 54: 340 ml make 6 jars and 16 ml', () => {
     const jar = { brimMl: 60, fillMl: 60 };
-    expect(fillLimitMl(jar)).toBe(54);
+    expect(fillLimitMl(jar, testFigures)).toBe(54);
     expect(Math.floor(340 / 54)).toBe(6);
     expect(340 - 6 * 54).toBe(16);
   });
@@ -172,7 +177,7 @@ describe('filling', () => {
   it('makes 105 cubes of 18 ml from 1.9 L in 3 rounds of 3 trays, and keeps what is left', () =>
     expect(cubeRounds(1900, 18, 3, 14)).toMatchObject({ cubes: 105, rounds: 3, leftMl: 10 }));
   it('420 ml in cubes of 15 are 28', () => expect(cubeRounds(420, 15, 2, 14)).toMatchObject({ cubes: 28, rounds: 1, leftMl: 0 }));
-  it('knows how many cubes go loose in a bag', () => expect(cubesThatFit({ brimMl: 1300 }, 30)).toBe(30));
+  it('knows how many cubes go loose in a bag', () => expect(cubesThatFit({ brimMl: 1300 }, 30, testFigures)).toBe(30));
 });
 
 describe('pack codes', () => {

@@ -4,22 +4,23 @@ import type {
   DocumentTable,
   Eater,
   Equipment,
+  Figures,
   Guests,
   Household,
+  Id,
   Instant,
   Kind,
+  LifeSnapshot,
   Meal,
   Place,
-  Recipe,
-  Revision,
   Session,
 } from '#core/contract';
 import type { IngredientRow, LifeRow, ReferenceRow } from '#core/kitchen';
 import type { LabelContent } from '#core/pack';
-import type { MassCheck, FreezeFlag, Gear, Learned, RecipeGap } from '#core/recipe';
+import type { Learned } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
-import type { HeatTexts, Run, SessionState, Supplies, TodayView } from '#core/session';
+import type { AteOtherwise, HeatTexts, SessionState, Supplies, TodayView } from '#core/session';
 
 /** What the server answers, typed once for both sides. Requests are held to the contract; answers come from this core. */
 
@@ -79,6 +80,8 @@ export interface FrameAnswer {
   /** How far documents and log have come: what is worked out from another household than this one is stale. */
   asOf: string;
   household: Household;
+  /** What computations read of the tables of figures. */
+  figures: Figures;
   strip: StripMark[];
   supplies: Supplies;
   /** Sessions that are not stored away yet, the nearest first. */
@@ -101,6 +104,8 @@ export interface TodayAnswer {
   eaters: Eater[];
   /** Guests of tonight, with what one of them must not eat. */
   guests: Guests | undefined;
+  /** Dishes of the last meals, for those who have not said how they were. */
+  howWasIt: HowWasIt[];
   tableSeen: string;
   places: Place[];
   demoOld: boolean;
@@ -108,82 +113,6 @@ export interface TodayAnswer {
   takeCopy?: boolean;
   /** Labels that no longer tell the truth about allergies: how many, and the first of them. */
   printAgain: { count: number; packs: PackBrief[] };
-}
-
-export interface RecipeBrief {
-  recipe: Recipe;
-  servings: number;
-  servingText: string;
-  handsMin: number;
-  waitMin: number;
-  /** From the first step to the last in the session, at the soonest. */
-  wholeMin: number;
-  tags: string[];
-  /** Ids of what goes in, to find recipes by an ingredient. */
-  ingredientIds: string[];
-  /** What goes in, by name: foods, and what it draws from. */
-  holds: string[];
-  /** Foods and recipes it needs in the session, to see what is missing. */
-  needs: { id: string; recipe?: true }[];
-  /** Its note and what is to be done otherwise next time. */
-  notes: string;
-  allergens: string[];
-  /** Codes of allergens it holds, and of those it may hold or nobody has checked it for. */
-  contains: string[];
-  mayContain: string[];
-  /** Something in it has not been checked for allergens at all. */
-  unchecked: boolean;
-  /** The same it holds, in words. */
-  containsNames: string[];
-  /** Litres as written, where its volume is known. */
-  litres?: number;
-  /** How the worst of it bears the freezer. */
-  freezes: 'well' | 'changes' | 'badly';
-  lastMade?: Day;
-  portionsInStore: number;
-  canPlan: boolean;
-  /** Its figures could not be worked out, and why: it is listed by name only. */
-  broken?: string;
-  /** Who must not eat it, in words. */
-  notFor: string[];
-  /** What came out of earlier runs by what is written, when it was weighed. */
-  yieldFactor?: number;
-}
-
-export interface RecipeAnswer {
-  recipe: Recipe;
-  revision: Revision;
-  /** Rows of the ingredients its lines name, and the lines of what it draws from, for scaling on the page. */
-  rows: IngredientRow[];
-  allergens: string[];
-  /** Who must not eat it, in words. */
-  warnings: string[];
-  gaps: RecipeGap[];
-  keeps: string;
-  lastMade?: Day;
-  portionsInStore: number;
-  cautions: SaidCaution[];
-  household: Household;
-  gear: Gear;
-  eaters: Eater[];
-  today: Day;
-  /** What came out of it so far; absent while it was never weighed. */
-  learned?: Learned;
-  /** Weighed runs, the newest first. */
-  runs: Run[];
-  freezing: FreezeFlag[];
-  /** Everything it draws from, through and through. */
-  drawn: Revision[];
-  /** Recipes that draw from this one. */
-  drawnBy: Revision[];
-  /** Plain names of what its dose stands in for. */
-  doseNames: Record<string, string>;
-  /** How it is heated: its class, what else it might be, and what a pack's label would say. */
-  heat: { classId: string; guess: boolean; classes: { id: string; name: string }[]; sample: HeatTexts };
-  /** What goes in against what is said to come out, when they do not agree. */
-  massCheck?: MassCheck;
-  /** Concentrates of this household and what they stand in for. */
-  doses: { recipeId: string; name: string; dose: NonNullable<Revision['dose']> }[];
 }
 
 /** A pack as lists and drawings need it. */
@@ -238,10 +167,19 @@ export interface StoreAnswer {
   dinners: number;
 }
 
+/** A row of the storage table to choose from, with the life it gives here; none for what is not frozen. */
+export interface LifeChoice {
+  id: string;
+  group: string;
+  item: string;
+  life?: LifeSnapshot;
+}
+
 export interface PackAnswer {
   pack: PackState;
   brief: PackBrief;
-  history: { id: string; at: Instant; says: string; undone: boolean }[];
+  /** `act`: what is taken back with it, itself among them. */
+  history: { id: string; at: Instant; says: string; undone: boolean; act: { id: string; subjects: string[] }[] }[];
   cautions: SaidCaution[];
   label: LabelContent;
   /** What its label says about allergies today. */
@@ -252,6 +190,10 @@ export interface PackAnswer {
   allergens: string[];
   places: Place[];
   eaters: Eater[];
+  /** Containers it may be in. */
+  containers: Container[];
+  /** Packs of the same lot that still hold food, itself among them. */
+  lot: PackState[];
 }
 
 export interface Evening {
@@ -265,6 +207,16 @@ export interface Evening {
   notFor: string[];
 }
 
+/** A dish that was eaten, and who has not said yet how it was. */
+export interface HowWasIt {
+  recipeId: Id;
+  name: string;
+  kind: Kind;
+  day: Day;
+  meal: Meal;
+  eaters: { id: Id; name: string; seen: string }[];
+}
+
 export interface EatAnswer {
   today: Day;
   supplies: Supplies;
@@ -273,8 +225,25 @@ export interface EatAnswer {
   fridge: PackBrief[];
   probable: PackBrief[];
   past: PackBrief[];
-  recent: { eventId: string; day: Day; meal: Meal; name: string; portions: number; who: string }[];
+  recent: {
+    eventId: string;
+    packId: string;
+    day: Day;
+    meal: Meal;
+    name: string;
+    portions: number;
+    who: string;
+    shares: { eaterId: string; portions: number }[];
+    guests: number;
+  }[];
+  /** Meals lately that came from nowhere in the store. */
+  otherwise: AteOtherwise[];
+  /** What a page has seen of the table. */
+  tableSeen: string;
+  householdId: string;
   eaters: Eater[];
+  /** Dishes of the last meals, for those who have not said how they were. */
+  howWasIt: HowWasIt[];
   /** Evenings lately of which nothing was written down. */
   quiet: Day[];
   tonightLogged: boolean;
@@ -287,9 +256,14 @@ export interface KitchenAnswer {
   weeks: { days: Day[]; present: Record<string, Record<Meal, boolean>[]>; quarters: number[]; babyMeals: number[] };
   tableSeen: string;
   equipment: Equipment[];
-  containers: { container: Container; free: number; toWash: number; wanted: number }[];
+  /** How many dishes of the library ask for each kind of gear. */
+  gearUse: Partial<Record<Equipment['kind'], number>>;
+  /** `holding`: how many hold food now. */
+  containers: { container: Container; free: number; toWash: number; holding: number; wanted: number }[];
   places: { place: Place; room: PlaceRoom }[];
   presets: ReferenceRow[];
+  /** What computations read of the tables of figures. */
+  figures: Figures;
   /** What each material bears. */
   materials: Record<string, ReferenceRow>;
   /** Plain name by allergen code. */
@@ -366,12 +340,6 @@ export interface CountAnswer {
   packs: number;
 }
 
-/** A recipe that ships with Tambo, to begin with. */
-export interface Starter {
-  recipe: Recipe;
-  revision: Revision;
-}
-
 export interface HistoryAnswer {
   entries: {
     id: string;
@@ -383,7 +351,9 @@ export interface HistoryAnswer {
     /** The newest taking back or bringing back of it. */
     seen?: string;
     subjects: string[];
-    /** What one entry gathers: things ticked in one go. */
+    /** It can be taken back only with all that is within. */
+    whole?: true;
+    /** What one entry gathers: things ticked in one go, what was packed anew at once. */
     within?: HistoryAnswer['entries'];
   }[];
 }

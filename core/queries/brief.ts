@@ -1,5 +1,5 @@
 import { isDinner } from '#core/kitchen';
-import { coldOf, dueOf, eveningIfPulled, firstEvening, statusOf, type Moment, type PackState } from '#core/store';
+import { coldOf, dueOf, eveningIfPulled, firstEvening, statusOf, thawHoursOf, type Moment, type PackState } from '#core/store';
 import { packWarnings, printAgain, sayContents, sayWarning, type World } from '#core/session';
 import type { PackBrief } from './answers.ts';
 
@@ -25,7 +25,10 @@ export function briefOf(pack: PackState, at: Moment, world: World): PackBrief {
     contents: sayContents(pack),
     notFor: packWarnings(pack, world).map((w) => sayWarning(w, world.allergenNames)),
     printAgain: printAgain(pack, world),
-    outFor: eveningIfPulled(pack, at),
+    // packs that thaw in the same time are ready on the same evening: worked out once for a page
+    outFor: world.memo([at], `pulled ${statusOf(pack) === 'frozen' ? thawHoursOf(pack).low : pack.packId}`, () =>
+      eveningIfPulled(pack, at),
+    ),
     brittle: pack.kind === 'aromatic' || pack.kind === 'bread',
     seen: pack.seen ?? pack.packId,
     ...(pack.made && { made: pack.made }),

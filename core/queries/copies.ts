@@ -1,4 +1,4 @@
-import type { Day, Instant, Refusal } from '#core/contract';
+import type { Day, DocumentTable, Instant, Refusal } from '#core/contract';
 
 /** What the server answers of long jobs, copies, damage, and what putting a copy in place would change. */
 
@@ -73,4 +73,13 @@ export interface RestoreLook {
   onlyThere: number;
   sameHousehold: boolean;
   leftOut: { table: string; id: string; why: string }[];
+}
+
+/** A document that was taken away, as it was: it comes back whole. */
+export interface DeletedThing {
+  table: DocumentTable;
+  id: string;
+  at: Instant;
+  name: string;
+  data: unknown;
 }

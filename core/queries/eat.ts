@@ -4,17 +4,20 @@ import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { EatAnswer } from './answers.ts';
 import { packWarnings, sayWarning, type World } from '#core/session';
 import type { Records } from './records.ts';
+import { howWasIt } from './howWasIt.ts';
 import { briefOf } from './brief.ts';
 import { sharesNow, suppliesNow } from './today.ts';
 
 /** Evenings back that may still be written down. */
 const daysBack = 6;
+/** Meals from elsewhere that are listed. */
+const otherwiseShown = 14;
 /** Evenings shown ahead. */
 const evenings = 9;
 
 /** What comes out and when, what is left, who ate what. @example eatAnswer(world, records, now).eatFirst[0] // what is due first */
 export function eatAnswer(world: World, records: Records, now: Instant): EatAnswer {
-  const at = momentOf(world.household, now);
+  const at = momentOf(world.household, world.figures, now);
   const { today } = at;
   const { stock, probable, past } = sharesNow(world, records, at);
   const brief = (p: PackState) => briefOf(p, at, world);
@@ -44,6 +47,9 @@ export function eatAnswer(world: World, records: Records, now: Instant): EatAnsw
     probable: probable.map(brief),
     past: past.map(brief),
     recent: records.lately().map((r) => ({
+      packId: r.packId,
+      shares: r.shares,
+      guests: r.guests,
       eventId: r.eventId,
       day: r.day,
       meal: r.meal,
@@ -58,6 +64,10 @@ export function eatAnswer(world: World, records: Records, now: Instant): EatAnsw
     quiet: daysFrom(addDays(today, -daysBack), daysBack).filter(
       (day) => !records.dinnerLogged(day) && demand(world.eaters, day, world.household.guests).quarters > 0,
     ),
+    howWasIt: howWasIt(world, records, today),
+    otherwise: records.ateOtherwise().filter((m) => m.day >= addDays(today, -otherwiseShown)),
+    tableSeen: world.tableSeen,
+    householdId: world.household.id,
     tonightLogged: records.dinnerLogged(today),
   };
 }

@@ -22,12 +22,24 @@ function wantedNext(world: World, records: Records, now: Instant): Map<string, n
   return wanted;
 }
 
+/** How many dishes that stand in the library ask for each kind of gear. */
+const gearUse = (world: World, records: Records): KitchenAnswer['gearUse'] =>
+  records.cached('gear use', () => {
+    const use: KitchenAnswer['gearUse'] = {};
+    for (const { id, archived, mergedInto } of records.recipes()) {
+      if (archived || mergedInto !== undefined) continue;
+      const steps = world.recipe(id)?.revision.steps ?? [];
+      for (const kind of new Set(steps.flatMap((s) => s.needs.map((n) => n.kind)))) use[kind] = (use[kind] ?? 0) + 1;
+    }
+    return use;
+  });
+
 /**
  * Who eats, what there is to cook, pack and store in.
  * @example kitchenAnswer(world, records, now).containers[0]?.free // tubs that are washed and empty
  */
 export function kitchenAnswer(world: World, records: Records, now: Instant): KitchenAnswer {
-  const at = momentOf(world.household, now);
+  const at = momentOf(world.household, world.figures, now);
   const days = daysFrom(at.today, weeksShown * 7);
   const { stock } = sharesNow(world, records, at);
   const wanted = wantedNext(world, records, now);
@@ -37,6 +49,7 @@ export function kitchenAnswer(world: World, records: Records, now: Instant): Kit
     eaters: [...world.written.eaters],
     tableSeen: world.tableSeen,
     equipment: [...world.equipment],
+    gearUse: gearUse(world, records),
     weeks: {
       days,
       present: Object.fromEntries(
@@ -48,10 +61,15 @@ export function kitchenAnswer(world: World, records: Records, now: Instant): Kit
       quarters: asked.map((d) => d.quarters),
       babyMeals: asked.map((d) => d.babyMeals),
     },
-    containers: freeNow(world.containers, world.usage).map((c) => ({ ...c, wanted: wanted.get(c.container.id) ?? 0 })),
+    containers: freeNow(world.containers, world.usage).map((c) => ({
+      ...c,
+      holding: world.usage.get(c.container.id)?.holding ?? 0,
+      wanted: wanted.get(c.container.id) ?? 0,
+    })),
     places: world.places.map((place) => ({ place, room: roomIn(place, stock) })),
     allergenNames: Object.fromEntries(world.allergenNames),
     presets: [...records.presets()],
+    figures: world.figures,
     materials: Object.fromEntries(world.materials),
   };
 }

@@ -13,6 +13,7 @@ const brief = (name: string, more: Partial<RecipeBrief> & { rating?: number; kin
     waitMin: 60,
     wholeMin: 90,
     tags: [],
+    becomes: { shape: 'tub', count: 6 },
     ingredientIds: [],
     holds: [],
     needs: [],

@@ -1,6 +1,6 @@
 import type { Day, Kind } from '#core/contract';
 import { daysBetween } from '#core/kitchen';
-import type { RecipeBrief } from './answers.ts';
+import type { RecipeBrief } from './recipeAnswers.ts';
 
 /** What is looked for in the library. Every part narrows; what is absent does not. */
 export interface LibraryQuery {
@@ -21,12 +21,21 @@ export interface LibraryQuery {
   store?: 'in' | 'out';
   /** Nothing in it freezes badly. */
   freezes?: boolean;
+  /** It bears this tag; a season is one, and both may be asked for. */
+  tag?: string;
+  season?: Season;
+  /** Only these, such as those of a list. */
+  only?: ReadonlySet<string>;
   /** Made within this season's time, not for long, or never. */
   made?: 'lately' | 'long' | 'never';
   /** Ids of foods that are there, beside what is in store: the best use of them first. */
   have?: readonly string[];
   sort?: LibrarySort;
 }
+
+/** Seasons as tags say them. */
+export const seasons = ['spring', 'summer', 'autumn', 'winter'] as const;
+export type Season = (typeof seasons)[number];
 
 export type LibrarySort = 'name' | 'made' | 'longest' | 'hands' | 'stars' | 'missing';
 
@@ -40,6 +49,9 @@ export interface FoundRecipe {
 export const latelyDays = 42;
 /** Days after which it has not been made for long. */
 export const longDays = 90;
+
+/** Stars of a recipe: what the table says, else what the cook gave it; 0 for none. @example starsOf(brief) // 4.3 */
+export const starsOf = (b: Pick<RecipeBrief, 'liked' | 'recipe'>): number => b.liked ?? b.recipe.rating ?? 0;
 
 /** What everybody has: it is never missing. */
 const always = new Set(['water', 'salt_table', 'salt_sea_fine', 'salt_flake', 'pepper_black', 'oil_olive', 'oil_vegetable']);
@@ -118,8 +130,10 @@ const asked = (q: LibraryQuery, words: Words, today: Day): readonly ((e: Library
   if (q.wholeMin !== undefined) tests.push((e) => e.brief.wholeMin <= q.wholeMin!);
   if (q.portions !== undefined) tests.push((e) => e.brief.servings >= q.portions!);
   if (q.litres !== undefined) tests.push((e) => (e.brief.litres ?? 0) >= q.litres!);
-  if (q.stars !== undefined) tests.push((e) => (e.brief.recipe.rating ?? 0) >= q.stars!);
+  if (q.stars !== undefined) tests.push((e) => starsOf(e.brief) >= q.stars!);
   if (q.store) tests.push((e) => e.brief.portionsInStore > 0 === (q.store === 'in'));
+  for (const tag of [q.tag, q.season]) if (tag !== undefined) tests.push((e) => e.brief.tags.some((t) => plain(t) === plain(tag)));
+  if (q.only) tests.push((e) => q.only!.has(e.brief.recipe.id));
   if (q.freezes) tests.push((e) => e.brief.freezes !== 'badly');
   if (q.made) {
     const since = (e: LibraryEntry): number | undefined => (e.brief.lastMade ? daysBetween(e.brief.lastMade, today) : undefined);
@@ -137,12 +151,15 @@ const usefulFor = (b: RecipeBrief, have: ReadonlySet<string>): boolean => have.s
 const missingOf = (b: RecipeBrief, have: ReadonlySet<string>, stocked: ReadonlySet<string>): number =>
   b.needs.filter((n) => !always.has(n.id) && !have.has(n.id) && !(n.recipe && stocked.has(n.id))).length;
 
+/** Thousands of names are put in order at each key. */
+const byName = new Intl.Collator('en');
+
 const orders: Record<LibrarySort, (a: FoundRecipe, b: FoundRecipe) => number> = {
-  name: (a, b) => a.brief.recipe.name.localeCompare(b.brief.recipe.name),
+  name: (a, b) => byName.compare(a.brief.recipe.name, b.brief.recipe.name),
   made: (a, b) => (b.brief.lastMade ?? '').localeCompare(a.brief.lastMade ?? ''),
   longest: (a, b) => (a.brief.lastMade ?? '').localeCompare(b.brief.lastMade ?? ''),
   hands: (a, b) => a.brief.handsMin - b.brief.handsMin,
-  stars: (a, b) => (b.brief.recipe.rating ?? 0) - (a.brief.recipe.rating ?? 0),
+  stars: (a, b) => starsOf(b.brief) - starsOf(a.brief),
   missing: (a, b) => a.missing - b.missing || b.brief.needs.length - a.brief.needs.length,
 };
 

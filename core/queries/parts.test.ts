@@ -24,7 +24,28 @@ describe('a session in the parts its pages need', () => {
     const pack = sessionPart(view, 'pack');
     expect(pack.batches.map((b) => 'scaled' in b)).toEqual([false, false]);
     expect(pack.batches.map((b) => b.yield.ml)).toEqual(view.batches.map((b) => b.yield.ml));
-    expect(Object.keys(sessionPart(view, 'plan'))).toEqual(['session']);
+    expect(Object.keys(sessionPart(view, 'plan'))).toEqual(['session', 'begun']);
+  });
+  it('says of a plan which dishes were begun, so that none goes without a question', () => {
+    expect(sessionPart(view, 'plan').begun).toEqual([]);
+    const [first, second] = view.batches;
+    const cooked = {
+      ...view,
+      batches: [{ ...first!, yield: { ...first!.yield, how: 'weighed' as const } }, second!],
+      tasks: view.tasks.map((t) => ({
+        ...t,
+        ...(t.batchIds.length === 1 && t.batchIds[0] === 'b1' && { log: { state: 'done' as const, extraMin: 0 } }),
+      })),
+    };
+    expect(sessionPart(cooked, 'plan').begun).toMatchObject([
+      {
+        batchId: 'b1',
+        weighed: true,
+        packs: 0,
+        work: view.tasks.filter((t) => t.batchIds.join() === 'b1').length,
+        toPackMl: first!.toPackMl,
+      },
+    ]);
   });
   it('has the same figures in every part', () => {
     expect(sessionPart(view, 'cook').tasks).toBe(view.tasks);

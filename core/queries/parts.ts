@@ -2,7 +2,7 @@ import type { BatchView, SessionView, TaskView } from '#core/session';
 
 /** A session as each of its pages needs it: what is asked for is what is shown. */
 export interface SessionParts {
-  plan: Pick<SessionView, 'session'>;
+  plan: Pick<SessionView, 'session'> & { begun: BegunDish[] };
   shop: Pick<SessionView, 'session' | 'list'> & { containers: SessionView['fit']['rows'][number] | undefined };
   cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'cooling' | 'notes'>;
   pack: Pick<SessionView, 'session'> & { batches: PackedBatch[] };
@@ -18,13 +18,33 @@ export interface SessionParts {
   };
 }
 
+/** A dish of which something was done already: what a plan without it leaves behind. */
+export interface BegunDish {
+  batchId: string;
+  name: string;
+  /** Pieces of work done or begun that are its own. */
+  work: number;
+  weighed: boolean;
+  packs: number;
+  /** In the pot, and not packed yet. */
+  toPackMl: number;
+}
+
+function begunOf(b: BatchView, tasks: readonly TaskView[]): BegunDish[] {
+  const work = tasks.filter((t) => t.batchIds.length === 1 && t.batchIds[0] === b.batch.id && t.log !== undefined).length;
+  const weighed = b.yield.how === 'weighed';
+  return work === 0 && !weighed && b.packs.length === 0
+    ? []
+    : [{ batchId: b.batch.id, name: b.revision.name, work, weighed, packs: b.packs.length, toPackMl: weighed ? b.toPackMl : 0 }];
+}
+
 /** A batch to be packed: what came out of the pot, not how it was cooked. */
 export type PackedBatch = Omit<BatchView, 'scaled'>;
 
 export type SessionPart = keyof SessionParts;
 
 const cut: { [P in SessionPart]: (view: SessionView) => SessionParts[P] } = {
-  plan: ({ session }) => ({ session }),
+  plan: ({ session, batches, tasks }) => ({ session, begun: batches.flatMap((b) => begunOf(b, tasks)) }),
   shop: ({ session, list, fit }) => ({ session, list, containers: fit.rows.find((r) => r.id === 'containers') }),
   cook: ({ session, dishes, tasks, schedule, scheduleError, cooling, notes }) => ({
     session,

@@ -2,7 +2,7 @@ import type { Day, Meal, Recipe, Session, TamboEvent } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import type { PackState } from '#core/store';
 import type { ClashBrief, Unreadable } from './answers.ts';
-import type { EatenDay } from '#core/session';
+import type { AteOtherwise, EatenDay, Rating } from '#core/session';
 
 /** One meal's helping from one pack, as the log lists it. */
 export interface EatenEntry {
@@ -12,6 +12,7 @@ export interface EatenEntry {
   meal: Meal;
   kind: string;
   name: string;
+  recipeId?: string;
   portions: number;
   shares: { eaterId: string; portions: number }[];
   guests: number;
@@ -39,8 +40,12 @@ export interface Records {
   eatenDays: (today: Day) => readonly EatenDay[];
   /** Whether a dinner of that day has been written down. */
   dinnerLogged: (day: Day) => boolean;
+  /** Meals that came from nowhere in the store, the newest first. */
+  ateOtherwise: () => readonly AteOtherwise[];
   /** The newest meals first. */
   lately: () => readonly EatenEntry[];
+  /** What each eater says now of each dish. */
+  ratings: () => readonly Rating[];
   /** Common shapes of containers. */
   presets: () => readonly ReferenceRow[];
   /** Works something out once, until something is logged or written. */

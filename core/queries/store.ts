@@ -1,7 +1,7 @@
 import type { Instant, TamboEvent } from '#core/contract';
 import { allergenLines } from '#core/recipe';
 import { cautionsFor } from '#core/safety';
-import { byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
+import { actOf, byOrder, coldOf, momentOf, roomIn, undoneIds, useFirst, type PackState } from '#core/store';
 import type { PackAnswer, StoreAnswer } from './answers.ts';
 import { heatOfPack, labelAllergy, labelContent, labelSays, packAllergens, sayEvent, type World } from '#core/session';
 import type { Records } from './records.ts';
@@ -10,7 +10,7 @@ import { sharesNow, suppliesNow } from './today.ts';
 
 /** The store by place, the soonest due first. @example storeAnswer(world, records, now).places[0]?.room // how full the chest is */
 export function storeAnswer(world: World, records: Records, now: Instant): StoreAnswer {
-  const at = momentOf(world.household, now);
+  const at = momentOf(world.household, world.figures, now);
   const { stock, probable, past } = sharesNow(world, records, at);
   const brief = (p: PackState) => briefOf(p, at, world);
   return {
@@ -25,10 +25,17 @@ export function storeAnswer(world: World, records: Records, now: Instant): Store
 
 /**
  * One pack with its story, its label and the cautions that belong to it.
+ * @param around events of the packs that its food came from or went into, to take back whole what was packed anew
  * @example packAnswer(tub7, events, world, now).heat // how this pack is heated
  */
-export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world: World, now: Instant): PackAnswer {
-  const at = momentOf(world.household, now);
+export function packAnswer(
+  pack: PackState,
+  logged: readonly TamboEvent[],
+  world: World,
+  now: Instant,
+  around: readonly TamboEvent[] = logged,
+): PackAnswer {
+  const at = momentOf(world.household, world.figures, now);
   const events = [...logged].sort(byOrder);
   const gone = undoneIds(events);
   const names = new Map(world.eaters.map((e) => [e.id, e.name]));
@@ -44,6 +51,7 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
         at: e.instant,
         says: sayEvent(e, pack.name, names, at.today, world.household.units),
         undone: gone.has(e.id),
+        act: actOf(e, around).map(({ id, subjects }) => ({ id, subjects })),
       }))
       .reverse(),
     cautions: cautionsFor(
@@ -56,6 +64,7 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
         'bestBy',
       ],
       world.household.country,
+      world.figures,
     ),
     label: labelContent(pack, world.allergenNames, heat, labelAllergy(pack, world)),
     labelSays: labelSays(pack, world),
@@ -65,5 +74,7 @@ export function packAnswer(pack: PackState, logged: readonly TamboEvent[], world
     allergens: allergenLines(packAllergens(pack, world), world.allergenNames, 'page'),
     places: [...world.places],
     eaters: [...world.eaters],
+    containers: [...world.containers],
+    lot: world.packs.filter((p) => p.lotId === pack.lotId),
   };
 }

@@ -5,6 +5,7 @@ import { dueOf, momentOf, sharesOf, type Moment, type Shares } from '#core/store
 import type { FrameAnswer, TodayAnswer } from './answers.ts';
 import { printAgain, supplies, todayView, type Supplies, type World } from '#core/session';
 import type { Records } from './records.ts';
+import { howWasIt } from './howWasIt.ts';
 import { briefOf } from './brief.ts';
 import { brokenSessions, openOf, recentSessions } from './sessions.ts';
 
@@ -35,7 +36,7 @@ const withoutPoints = (s: Supplies): Supplies => {
 
 /** What stands around every page. @example frameAnswer(world, records, now, false).supplies.dinners.count // 21 */
 export function frameAnswer(world: World, records: Records, now: Instant, stopped: boolean): FrameAnswer {
-  const at = momentOf(world.household, now);
+  const at = momentOf(world.household, world.figures, now);
   const { today } = at;
   const { stock } = sharesNow(world, records, at);
   return {
@@ -46,6 +47,7 @@ export function frameAnswer(world: World, records: Records, now: Instant, stoppe
     version: String(records.changes()),
     asOf: `${records.changes()} ${records.logged()}`,
     household: world.written.household,
+    figures: world.figures,
     strip: stock
       .map((p) => ({ packId: p.packId, code: p.code, kind: p.kind, name: p.name, due: dueOf(p, at) }))
       .toSorted((a, b) => (a.due.day ?? '').localeCompare(b.due.day ?? '') || a.code.localeCompare(b.code)),
@@ -68,7 +70,7 @@ const mostAgain = 6;
 
 /** What Today shows. @example todayAnswer(world, records, now).next?.name // 'Big Saturday before Marit ships out' */
 export function todayAnswer(world: World, records: Records, now: Instant): TodayAnswer {
-  const at = momentOf(world.household, now);
+  const at = momentOf(world.household, world.figures, now);
   const { today } = at;
   const open = openOf(recentSessions(world, records, today));
   const next = open.find((s) => s.day >= today) ?? open[0];
@@ -79,9 +81,10 @@ export function todayAnswer(world: World, records: Records, now: Instant): Today
     view: todayView(world, at, records.dinnerLogged(today), sharesNow(world, records, at)),
     supplies: suppliesNow(world, records, at),
     ...(next && { next }),
-    cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country),
+    cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country, world.figures),
     eaters: [...world.eaters],
     guests: guestsAt(world.household.guests ?? [], today),
+    howWasIt: howWasIt(world, records, today),
     tableSeen: world.tableSeen,
     places: [...world.places],
     printAgain: { count: again.length, packs: again.slice(0, mostAgain).map((p) => briefOf(p, at, world)) },

@@ -1,4 +1,4 @@
-import type { Eater, Household, Kind, Recipe, Revision } from '#core/contract';
+import type { Eater, Figures, Household, Kind, Recipe, Revision } from '#core/contract';
 import type { IngredientRow, ReferenceRow } from '#core/kitchen';
 import type { Gear, RecipeDraft } from '#core/recipe';
 
@@ -16,6 +16,7 @@ export interface WriteAnswer {
   seasonings: ReferenceRow[];
   household: Household;
   gear: Gear;
+  figures: Figures;
   eaters: Eater[];
   allergenNames: Record<string, string>;
 }
@@ -25,6 +26,12 @@ export interface RevisionsAnswer {
   recipe: Recipe;
   revisions: Revision[];
   timeZone: string;
+}
+
+/** A recipe with what it is written as now. */
+export interface KeptRecipe {
+  recipe: Recipe;
+  revision: Revision;
 }
 
 /** A recipe that was put away or is the same as another. */

@@ -1,4 +1,4 @@
-import type { Revision } from '#core/contract';
+import type { Figures, Revision } from '#core/contract';
 import { trueDensity } from '#core/heat';
 import { unitFacts, type IngredientFinder } from '#core/kitchen';
 import { usualDensityRows } from './data/index.ts';
@@ -32,18 +32,23 @@ function fromLines(revision: Revision, finder: IngredientFinder): number | undef
   return ml > 0 ? g / ml : undefined;
 }
 
+const usualOf = (kind: Revision['kind'], figures: Figures): number => {
+  const row = usualDensityRows.find((r) => r.kind === kind);
+  return row === undefined ? trueDensity() : typeof row.gPerMl === 'number' ? row.gPerMl : figures[row.gPerMl];
+};
+
 /**
  * Grams per millilitre of the finished food, never absent and never 1 by silence (decision 43): weighed here, else entered, else from what goes in,
  * else the usual one of its kind. All but the first two are guesses, and look like it.
  * @param learned from tubs that were filled and weighed
- * @example finishedDensity(leekSoup, finder).gPerMl // 1.02
+ * @example finishedDensity(leekSoup, finder, figures).gPerMl // 1.02
  */
-export function finishedDensity(revision: Revision, finder: IngredientFinder, learned?: number): FinishedDensity {
+export function finishedDensity(revision: Revision, finder: IngredientFinder, figures: Figures, learned?: number): FinishedDensity {
   if (learned !== undefined) return { gPerMl: learned, reason: 'learned' };
   if (revision.density?.reason === 'entered') return revision.density;
   const computed = fromLines(revision, finder);
   if (computed !== undefined) return { gPerMl: Number(computed.toFixed(3)), reason: 'computed' };
-  return { gPerMl: usualDensityRows.find((r) => r.kind === revision.kind)?.gPerMl ?? trueDensity(), reason: 'texture' };
+  return { gPerMl: usualOf(revision.kind, figures), reason: 'texture' };
 }
 
 /** Nobody weighed or entered it. @example densityIsGuess({ gPerMl: 1.05, reason: 'learned' }) // false: a tub was weighed */

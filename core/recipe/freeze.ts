@@ -23,18 +23,6 @@ const places: Readonly<Record<string, FreezeFlag['place']>> = {
   tx_gelatin: 'onTheDay',
 };
 
-/** The way round in few words where a row's own is for the trade rather than a pot at home. */
-const advice: Readonly<Record<string, string>> = {
-  tx_mayo: 'add on the day, or halve or swap it',
-  tx_rawveg: 'serve it beside, fresh',
-  tx_cream: 'stir it in on the day; cream of 36 % fat and more bears it better',
-  tx_pasta: 'undercook it by 2 to 3 min, or add it fresh',
-  tx_potato: 'mash it, or cut waxy ones small, or leave it for the day',
-  tx_rice: 'undercook it by 3 to 4 min, or freeze it apart',
-  tx_wheat: 'whisk it on reheating, or thicken then',
-  tx_eggwhite: 'leave boiled egg white out; add it on the day',
-};
-
 const dairyBad = /^(yogurt|soured_cream|cream_single|cream_cheese|cottage_cheese|ricotta)$/;
 
 /** Refs that a row points to in the tables of textures and seasonings. */
@@ -62,8 +50,10 @@ export function freezeFlags(
     const cooked = row.id === 'tomato';
     if (fitness === undefined || fitness === 'well' || (smooth && fitness === 'changes') || (cooked && fitness === 'changes')) return [];
     const textureId = texture?.id ?? (dairyBad.test(row.id) ? 'tx_cream' : '');
-    const rowAdvice = texture?.workaround ?? seasoning?.whatToDo;
-    const said = advice[textureId] ?? (typeof rowAdvice === 'string' ? rowAdvice : undefined);
+    // in few words for a pot at home, where the row's own are for the trade
+    const own = texture ?? tables.textures.get(textureId);
+    const rowAdvice = own?.atHome ?? texture?.workaround ?? seasoning?.whatToDo;
+    const said = typeof rowAdvice === 'string' ? rowAdvice : undefined;
     const [what = 'changes', ...ways] = (row.freezeNote ?? '').split('; ');
     return [
       {

@@ -8,6 +8,7 @@ import { densityIsGuess, finishedDensity } from './density.ts';
 import { testLine, testRevision } from './fixtures.ts';
 import { learnedYield } from './learn.ts';
 import { massCheck, massCheckShare } from './massCheck.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const kinds = ['meal', 'kit', 'base', 'puree', 'broth', 'aromatic', 'dried', 'bread'] as const;
@@ -23,7 +24,7 @@ describe('what a litre of the finished food weighs', () => {
   it('is never absent and never 1 by silence, whatever the kind', () => {
     for (const kind of kinds)
       for (const lines of [[carrots(500)], [unheard], []]) {
-        const d = finishedDensity(plain({ kind, lines }), finder);
+        const d = finishedDensity(plain({ kind, lines }), finder, testFigures);
         expect(d.gPerMl, kind).toBeGreaterThan(0.1);
         expect(d.gPerMl, kind).toBeLessThan(1.5);
         expect(['computed', 'texture']).toContain(d.reason);
@@ -32,20 +33,22 @@ describe('what a litre of the finished food weighs', () => {
   });
   it('is learned before entered, entered before reckoned, reckoned before usual', () => {
     const entered = testRevision({ density: { gPerMl: 0.9, reason: 'entered' } });
-    expect(finishedDensity(entered, finder, 1.04)).toEqual({ gPerMl: 1.04, reason: 'learned' });
-    expect(finishedDensity(entered, finder)).toEqual({ gPerMl: 0.9, reason: 'entered' });
-    expect(finishedDensity(plain(), finder)).toEqual({ gPerMl: Number(trueDensity().toFixed(3)), reason: 'computed' });
+    expect(finishedDensity(entered, finder, testFigures, 1.04)).toEqual({ gPerMl: 1.04, reason: 'learned' });
+    expect(finishedDensity(entered, finder, testFigures)).toEqual({ gPerMl: 0.9, reason: 'entered' });
+    expect(finishedDensity(plain(), finder, testFigures)).toEqual({ gPerMl: Number(trueDensity().toFixed(3)), reason: 'computed' });
     const usual = usualDensityRows.find((r) => r.kind === 'bread')!.gPerMl;
-    expect(finishedDensity(plain({ kind: 'bread' }), finder)).toEqual({ gPerMl: usual, reason: 'texture' });
+    expect(finishedDensity(plain({ kind: 'bread' }), finder, testFigures)).toEqual({ gPerMl: usual, reason: 'texture' });
     expect(densityIsGuess({ gPerMl: 1.04, reason: 'learned' })).toBe(false);
     expect(densityIsGuess(undefined)).toBe(true);
   });
   it('goes by liquids of their own weight: oil makes it lighter', () => {
     const oil = testLine('oil', { name: 'vegetable oil', amount: '500', unit: 'g', item: { type: 'ingredient', id: 'oil_vegetable' } });
-    expect(finishedDensity(plain({ lines: [carrots(500), oil] }), finder).gPerMl).toBeLessThan(finishedDensity(plain(), finder).gPerMl);
+    expect(finishedDensity(plain({ lines: [carrots(500), oil] }), finder, testFigures).gPerMl).toBeLessThan(
+      finishedDensity(plain(), finder, testFigures).gPerMl,
+    );
   });
   it('says nothing from its lines when a fifth of them weighs nothing that is known', () => {
-    expect(finishedDensity(plain({ lines: [carrots(500), unheard] }), finder).reason).toBe('texture');
+    expect(finishedDensity(plain({ lines: [carrots(500), unheard] }), finder, testFigures).reason).toBe('texture');
   });
 });
 

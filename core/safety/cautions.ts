@@ -1,4 +1,5 @@
-import type { Household } from '#core/contract';
+import type { Figures, Household } from '#core/contract';
+import { sayMinutes } from '#core/kitchen';
 
 /** Where in the work a caution belongs. */
 export type CautionPlace =
@@ -20,7 +21,7 @@ export interface Caution {
   id: string;
   place: CautionPlace;
   /** Where countries differ each has its own wording; `any` holds everywhere. */
-  text: Partial<Record<Household['country'] | 'any', string>>;
+  text: Partial<Record<Household['country'] | 'any', string | ((figures: Figures) => string)>>;
   why: string;
   source: string;
   /** Who comes first. */
@@ -29,14 +30,19 @@ export interface Caution {
 
 const local = 'Local rules come first.';
 
+const inDays = (days: number): string => (days < 2 ? `${Math.round(days * 24)} h` : `${Math.floor(days)} days`);
+const ofJug = (share: number): string =>
+  share === 0.5 ? 'half' : Math.abs(share - 1 / 3) < 0.01 ? 'a third' : share === 0.25 ? 'a quarter' : `${Math.round(share * 100)} %`;
+
 /** The usual cautions, each with its reason and source. Never a promise that something is safe. */
 export const cautions: readonly Caution[] = [
   {
     id: 'cool',
     place: 'cooling',
     text: {
-      GB: 'Cool cooked food and get it into the fridge or freezer within 1 to 2 h. A usual limit: under 21 °C within 2 h, under 5 °C within 4 h more.',
-      any: 'Under 21 °C within 2 h, then under 5 °C within 4 h more.',
+      GB: (f) =>
+        `Cool cooked food and get it into the fridge or freezer within 1 to 2 h. A usual limit: under 21 °C within ${sayMinutes(f.cool21)}, under 5 °C within ${sayMinutes(f.cool5)} more.`,
+      any: (f) => `Under 21 °C within ${sayMinutes(f.cool21)}, then under 5 °C within ${sayMinutes(f.cool5)} more.`,
     },
     why: 'Bacteria grow fastest between the two; a deep pot cools far too slowly by itself.',
     source: 'FSA; FDA-FC',
@@ -54,8 +60,8 @@ export const cautions: readonly Caution[] = [
     id: 'reheat',
     place: 'reheating',
     text: {
-      GB: 'Reheat once only, steaming hot right through: 70 °C for 2 min or 75 °C in the middle.',
-      any: 'Reheat to 74 °C in the middle; boil soups and sauces.',
+      GB: (f) => `Reheat once only, steaming hot right through: 70 °C for 2 min or ${f.coreUk} °C in the middle.`,
+      any: (f) => `Reheat to ${f.coreUs} °C in the middle; boil soups and sauces.`,
     },
     why: 'Heat has to reach the middle to undo what grew while it cooled and thawed.',
     source: 'FSA; FSIS',
@@ -65,9 +71,9 @@ export const cautions: readonly Caution[] = [
     id: 'thaw',
     place: 'thawing',
     text: {
-      GB: 'Thaw in the fridge, in a tray below ready-to-eat food; eat within 24 h of thawing.',
-      US: 'Thaw in the fridge; cooked food keeps 3 to 4 days from then.',
-      EU: 'Thaw in the fridge; eat within 24 h of thawing.',
+      GB: (f) => `Thaw in the fridge, in a tray below ready-to-eat food; eat within ${inDays(f.thawedUk)} of thawing.`,
+      US: (f) => `Thaw in the fridge; cooked food keeps ${inDays(f.thawedUsCooked)} from then.`,
+      EU: (f) => `Thaw in the fridge; eat within ${inDays(f.thawedUk)} of thawing.`,
     },
     why: 'The outside warms long before the middle has thawed.',
     source: 'FSA; FSIS',
@@ -100,7 +106,9 @@ export const cautions: readonly Caution[] = [
   {
     id: 'blend',
     place: 'hotBlending',
-    text: { any: 'Hot liquid: jug to a third, vent open under a folded towel, lowest speed first. Never in a sealed cup.' },
+    text: {
+      any: (f) => `Hot liquid: jug to ${ofJug(f.hotShare)}, vent open under a folded towel, lowest speed first. Never in a sealed cup.`,
+    },
     why: 'Steam blows the lid off and scalds.',
     source: 'MAKER; KIT',
     defer: "Your blender's own manual comes first.",
@@ -108,7 +116,7 @@ export const cautions: readonly Caution[] = [
   {
     id: 'garlicOil',
     place: 'garlicOil',
-    text: { any: 'Garlic or herbs in oil: fridge for 4 days at most, or freeze. Never at room temperature.' },
+    text: { any: (f) => `Garlic or herbs in oil: fridge for ${inDays(f.garlicOil)} at most, or freeze. Never at room temperature.` },
     why: 'Botulinum can grow without air in oil, unseen and without smell.',
     source: 'NCHFP',
     defer: local,
@@ -124,7 +132,10 @@ export const cautions: readonly Caution[] = [
   {
     id: 'rice',
     place: 'rice',
-    text: { GB: 'Cooked rice: cool within 1 h, fridge for 24 h at most.', any: 'Cooked rice: cool it fast and spread thin.' },
+    text: {
+      GB: (f) => `Cooked rice: cool within ${sayMinutes(f.riceUk)}, fridge for 24 h at most.`,
+      any: 'Cooked rice: cool it fast and spread thin.',
+    },
     why: 'Its spores survive cooking and make a toxin that reheating does not destroy.',
     source: 'FSA; NHS',
     defer: local,
@@ -142,7 +153,7 @@ export const cautions: readonly Caution[] = [
   {
     id: 'quality',
     place: 'bestBy',
-    text: { any: 'At a steady -18 °C the date is about taste and texture, not about safety.' },
+    text: { any: (f) => `At a steady ${f.freezer} °C the date is about taste and texture, not about safety.` },
     why: 'Freezing stops growth; air and time still dry food out.',
     source: 'FSIS; FSA',
     defer: local,
@@ -166,12 +177,14 @@ export interface SaidCaution {
 }
 
 /**
- * The cautions that belong to these places of work, in the household's country.
- * @example cautionsFor(['baby'], 'GB')[0]?.text // heat right through, stir, let it cool, try it yourself
+ * The cautions that belong to these places of work, in the household's country and with the figures of its tables.
+ * @example cautionsFor(['baby'], 'GB', figures)[0]?.text // heat right through, stir, let it cool, try it yourself
  */
-export function cautionsFor(places: readonly CautionPlace[], country: Household['country']): SaidCaution[] {
+export function cautionsFor(places: readonly CautionPlace[], country: Household['country'], figures: Figures): SaidCaution[] {
   return cautions.flatMap((c) => {
     const text = c.text[country] ?? c.text.any;
-    return places.includes(c.place) && text ? [{ id: c.id, text, why: c.why, source: c.source, defer: c.defer }] : [];
+    return places.includes(c.place) && text
+      ? [{ id: c.id, text: typeof text === 'string' ? text : text(figures), why: c.why, source: c.source, defer: c.defer }]
+      : [];
   });
 }

@@ -84,6 +84,7 @@ export const labelSays = (pack: PackState, world: AllergyWorld): string => aller
  */
 export function printAgain(pack: PackState, world: AllergyWorld): boolean {
   if (!pack.labelled) return false;
+  if (pack.labelOld) return true;
   const revision = pack.revisionId === undefined ? undefined : world.revision(pack.revisionId);
   // what a recipe draws may change without it
   if (revision?.lines.some((l) => l.item.type === 'recipe')) return isOld(pack, world);

@@ -139,6 +139,7 @@ export function packingFor(
     {
       yieldMl: ml,
       portionMl,
+      figures: world.figures,
       groups: asCubes && revision.kind === 'puree' ? cubeGroups(world) : (groupsByKind[revision.kind] ?? groups),
       ...(asCubes && { asCubes }),
     },
@@ -175,7 +176,8 @@ export function standingOf(input: Omit<BatchInput, 'frees'>): Standing {
   const { batch, revision, log } = input;
   const made = yieldOf(batch, revision, log, input.containers);
   const packs = input.packs.filter((p) => p.batchId === batch.id).toSorted((a, b) => a.nOf.n - b.nOf.n);
-  const packedMl = packs.reduce((s, p) => s + p.volumeMl, 0);
+  // what was packed anew was counted where it was packed first
+  const packedMl = packs.reduce((s, p) => s + (p.from ? 0 : p.volumeMl), 0);
   const tonightMl = log.tonight.get(batch.id) ?? 0;
   const discardedMl = log.discarded.get(batch.id) ?? 0;
   const drawnMl = Math.min(made.ml, input.drawnMl ?? 0);

@@ -1,7 +1,7 @@
 import type { Place } from '#core/contract';
 import type { Schedule } from '#core/cook';
 import { countOf, listOf, quarterDown, quarterUp, sayMinutes, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
-import { outerMl, type Free } from '#core/pack';
+import { outerMl, type FillFigures, type Free } from '#core/pack';
 import type { PlaceRoom } from '#core/store';
 import type { BaseNeed } from './bases.ts';
 import type { BatchView } from './batch.ts';
@@ -40,6 +40,7 @@ export interface FitInput {
   rooms: readonly PlaceRoom[];
   freezers: readonly Place[];
   units?: UnitSystem;
+  figures: FillFigures;
 }
 
 /**
@@ -126,7 +127,10 @@ export function fitCheck(input: FitInput): Fit {
       (s, b) =>
         s +
         (b.packing.ok
-          ? b.packing.choice.groups.reduce((t, g) => t + g.packs * outerMl(g.container, g.mlEach, b.revision.cubeMl !== undefined), 0)
+          ? b.packing.choice.groups.reduce(
+              (t, g) => t + g.packs * outerMl(g.container, g.mlEach, input.figures, b.revision.cubeMl !== undefined),
+              0,
+            )
           : 0),
       0,
     );

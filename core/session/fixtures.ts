@@ -5,7 +5,7 @@ import { codeFrom } from '#core/pack';
 import { reheatRows, thawRows } from '#core/pack/data';
 import { scaleRecipe, weighRecipe } from '#core/recipe';
 import { foldPack, type PackState } from '#core/store';
-import { testEater } from '../kitchen/fixtures.ts';
+import { testEater, testFigures } from '../kitchen/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testFilled, testInstant } from '../store/fixtures.ts';
@@ -79,6 +79,7 @@ export function testWorld(
     materials: new Map(materialRows.map((r) => [r.id, r])),
     reheats: reheatRows,
     thaws: thawRows,
+    figures: testFigures,
     allergenNames: new Map([['al_celery', 'celery']]),
     memo: createMemo(),
     ...over,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { kindSchema, type Container, type Equipment, type Kind } from '#core/contract';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testContainer } from '../pack/fixtures.ts';
-import { testHousehold, testPack, testWorld } from './fixtures.ts';
+import { testPack, testWorld } from './fixtures.ts';
 import { heatBasis, heatOfPack, packTexts } from './index.ts';
 
 const world = testWorld();
@@ -34,7 +34,6 @@ describe('how a pack is heated', () => {
             container,
             {
               equipment,
-              household: testHousehold,
             },
           );
           expect(t.usual).toBe(true);
@@ -53,7 +52,6 @@ describe('how a pack is heated', () => {
     const own = testRevision({ ownReheat: 'Tip into a hot pan, ten minutes', ownThaw: 'Overnight in the fridge.' });
     const t = packTexts(heatBasis(own, world), { massG: 800, volumeMl: 800, portions: 2 }, testContainer('t'), {
       equipment: stoves,
-      household: testHousehold,
     });
     expect(t.heat[0]).toEqual(['Tip into a hot pan, ten minutes.']);
     expect(t.usual).toBe(false);
@@ -72,7 +70,6 @@ describe('how a pack is heated', () => {
     const minutes = (g: number): number => {
       const t = packTexts(b, { massG: g, volumeMl: g, portions: 2 }, testContainer('t', { fillMl: 3000, brimMl: 3200 }), {
         equipment: stoves.filter((e) => e.kind === 'hob' || e.kind === 'pot'),
-        household: testHousehold,
       });
       return Number(/(\d+)(?:–\d+)?\smin/.exec(t.heat[0]?.[0] ?? '')?.[1] ?? Number.NaN);
     };

@@ -1,5 +1,5 @@
-import type { Container, Equipment, Household, Kind, Revision } from '#core/contract';
-import type { ReferenceRow } from '#core/kitchen';
+import type { Container, Equipment, Figures, Kind, Revision } from '#core/contract';
+import { adviceOf, type Advice, type ReferenceRow } from '#core/kitchen';
 import {
   classOfOldIds,
   formsOf,
@@ -43,6 +43,8 @@ export interface HeatBasis {
   helping: number;
   rows: HeatRow[];
   thaws: readonly ReferenceRow[];
+  figures: Figures;
+  advice: Advice;
 }
 
 /** Cubes that go into one dish where the table says nothing else (kitchen estimate). */
@@ -58,7 +60,7 @@ interface Food {
   cubes: boolean;
 }
 
-type HeatWorld = Pick<World, 'reheats' | 'thaws' | 'eaters' | 'finder' | 'memo'>;
+type HeatWorld = Pick<World, 'reheats' | 'thaws' | 'eaters' | 'finder' | 'memo' | 'figures' | 'household'>;
 
 function basis(food: Food, classId: string, guess: boolean, world: HeatWorld, revision?: Revision): HeatBasis {
   return {
@@ -73,6 +75,8 @@ function basis(food: Food, classId: string, guess: boolean, world: HeatWorld, re
     helping: cubesADish[classId] ?? world.eaters.find((e) => e.baby)?.baby?.cubesPerMeal ?? cubesAMeal,
     rows: heatRowsOf(world).filter((r) => r.classId === classId),
     thaws: world.thaws,
+    figures: world.figures,
+    advice: adviceOf(world.household.country, world.figures),
   };
 }
 
@@ -160,7 +164,7 @@ export function packHeat(
   const thaw = neverThawed.has(b.classId)
     ? undefined
     : thawRange(b.thaws, shapeOf(b, container), b.cubes || !container ? undefined : thicknessMm(container, pack.volumeMl));
-  return { ways: heatWays(b.rows, b.classId, food, stovesOf(equipment)), ...(thaw && { thaw }) };
+  return { ways: heatWays(b.rows, b.classId, food, stovesOf(equipment, b.figures)), ...(thaw && { thaw }) };
 }
 
 /** How a pack is thawed and heated, in words: for its label, shortest last, and for its page. */
@@ -209,17 +213,17 @@ function secondOf(ways: readonly HeatWay[]): HeatWay | undefined {
   return others.find((w) => w.method !== first?.method) ?? others[0];
 }
 
-/** How a pack is thawed and heated, in words. @example heatTexts(basis, packHeat(basis, pack, tub500, world), household).thaw */
-export function heatTexts(b: HeatBasis, heat: PackHeat, household: Pick<Household, 'country'>): HeatTexts {
-  const { country } = household;
+/** How a pack is thawed and heated, in words. @example heatTexts(basis, packHeat(basis, pack, tub500, world)).thaw */
+export function heatTexts(b: HeatBasis, heat: PackHeat): HeatTexts {
+  const { advice } = b;
   const good = heat.ways.filter((w) => w.stop === undefined);
   const [first = heat.ways[0]] = good;
   const second = secondOf(good);
-  const table = [first, second].flatMap((w) => (w ? [labelWays(w, country)] : [])).slice(0, waysOnLabel);
+  const table = [first, second].flatMap((w) => (w ? [labelWays(w, advice)] : [])).slice(0, waysOnLabel);
   const own = b.ownReheat?.trim();
   const baby = b.kind === 'puree';
-  const thaw = b.ownThaw?.trim() || (heat.thaw && sayThaw(heat.thaw, country, b.raw, baby));
-  const notes = [...new Set(heat.ways.flatMap((w) => heatNotes(w, country)))];
+  const thaw = b.ownThaw?.trim() || (heat.thaw && sayThaw(heat.thaw, advice, b.raw, baby));
+  const notes = [...new Set(heat.ways.flatMap((w) => heatNotes(w, advice)))];
   return {
     classId: b.classId,
     usual: !own,
@@ -231,7 +235,7 @@ export function heatTexts(b: HeatBasis, heat: PackHeat, household: Pick<Househol
     ways: heat.ways.map((w) => ({
       id: w.row.id,
       title: `${methodTitle[w.method]}${startTitle[w.start]}`,
-      sentences: pageWay(w, country),
+      sentences: pageWay(w, advice),
       refused: w.stop === 'refused',
     })),
     notes,
@@ -248,5 +252,5 @@ export function heatOfPack(
 ): HeatTexts {
   const b = packBasis(pack, world);
   const container = world.containers.find((c) => c.id === pack.containerId);
-  return heatTexts(b, packHeat(b, pack, container, world.equipment), world.household);
+  return heatTexts(b, packHeat(b, pack, container, world.equipment));
 }

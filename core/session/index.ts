@@ -10,23 +10,33 @@ export {
   unsaltedPacks,
   labelContent,
   packableOf,
-  sayContents,
-  sayUndated,
   lotFacts,
   lowSaltPlateG,
-  portionName,
   type FillPlan,
   type LotFacts,
 } from './labels.ts';
+export { portionName, sayContents, sayUndated } from './packWords.ts';
 export { aboutEach, emptyLog, foldLog, sessionLog, type SessionLog, type TaskLog } from './log.ts';
-export { sessionState, stageFlags, stageOf, stages, type BatchFacts, type Flags, type SessionState, type Stage } from './state.ts';
+export {
+  nextStep,
+  sessionState,
+  stageFlags,
+  stageOf,
+  stages,
+  type BatchFacts,
+  type Flags,
+  type SessionState,
+  type Stage,
+} from './state.ts';
 export { brothUnitMl, eatenUnits, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
-export { asksAboutDinner, todayView, type TodayView, type WeekDay } from './today.ts';
+export { asksAboutDinner, otherwise } from './evening.ts';
+export { todayView, type TodayView, type WeekDay } from './today.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
-export { alarmsOf, cooksNow, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
+export { alarmsOf, cooksNow, doneEarly, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 export { lastTimes, learnedFrom, runOf, runsOf, trimsOf } from './runs.ts';
 export type { Run } from './run.ts';
-export { allergensOf, scaleIn, withDensity, type World } from './world.ts';
-export { nextStep, sayEvent } from './say.ts';
-export { newestWord, saidOfTable } from './table.ts';
+export { allergensOf, gearOf, scaleIn, withDensity, type World } from './world.ts';
+export { sayEvent } from './say.ts';
+export { likedOf, ratingsOf, type Liked, type Rating } from './liking.ts';
+export { ateOtherwise, newestWord, saidOfTable, type AteOtherwise } from './table.ts';

@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest';
 import type { Revision } from '#core/contract';
 import { testContainer } from '../pack/fixtures.ts';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
-import { testHousehold, testSession, testWorld } from './fixtures.ts';
+import { testSession, testWorld } from './fixtures.ts';
 import { filledData, packTexts, portionName, sessionView } from './index.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const lime = (unit: 'piece' | 'ml' | 'pinch', amount: string) =>
   testLine('lime', { name: 'limes', amount, unit, moment: 'cookDay', item: { type: 'ingredient', id: 'lime' } });
@@ -17,9 +18,18 @@ function filled(over: Partial<Revision>, portions = 2, more: { unsalted?: boolea
   const container = testContainer('tub');
   const ml = more.ml ?? 800;
   return filledData(
-    { revision: b.revision, batchId: 'b1', sessionId: 's1', lot: b.lot, day: '2026-11-28', densityGPerMl: 1.05, scaleStepG: 1 },
+    {
+      revision: b.revision,
+      batchId: 'b1',
+      sessionId: 's1',
+      lot: b.lot,
+      day: '2026-11-28',
+      densityGPerMl: 1.05,
+      figures: testFigures,
+      scaleStepG: 1,
+    },
     { code: '2226J', container, portions, ml, n: 1, of: 3, ...(more.unsalted && { unsalted: true }) },
-    packTexts(b.heat, { massG: ml * 1.05, volumeMl: ml, portions }, container, { equipment: [], household: testHousehold }),
+    packTexts(b.heat, { massG: ml * 1.05, volumeMl: ml, portions }, container, { equipment: [] }),
   );
 }
 const data = (...args: Parameters<typeof filled>) => {

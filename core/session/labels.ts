@@ -1,4 +1,4 @@
-import type { Container, EventData, Revision, Unit } from '#core/contract';
+import type { Container, EventData, Figures, Revision, Unit } from '#core/contract';
 import {
   isDinnerKind,
   datesFor,
@@ -7,9 +7,7 @@ import {
   lifeOf,
   over,
   sayDayYear,
-  sayMass,
   sayPortions,
-  sayVolume,
   times,
   type LifeResult,
   type Packable,
@@ -32,21 +30,12 @@ import {
 } from '#core/recipe';
 import { sayVague, type PackState } from '#core/store';
 import { sayWarning } from './allergy.ts';
+import { portionName, sayContents, sayUndated } from './packWords.ts';
 import { heatTexts, packHeat, type HeatBasis, type HeatTexts } from './heat.ts';
 import { allergensOf, type World } from './world.ts';
 
 /** Added salt a plate above which a low-salt eater is named: a quarter of the 6 g a day of NHS advice. */
 export const lowSaltPlateG = 1.5;
-
-const unitName: Readonly<Record<string, [string, string]>> = {
-  puree: ['cube', 'cubes'],
-  aromatic: ['cube', 'cubes'],
-  broth: ['pack', 'packs'],
-  bread: ['piece', 'pieces'],
-};
-
-/** What one portion of a kind is called. @example portionName('puree', 2) // 'cubes' */
-export const portionName = (kind: string, n: number): string => (unitName[kind] ?? ['portion', 'portions'])[isOne(n) ? 0 : 1] ?? 'portions';
 
 /** Everything a filled pack snapshots about its food, the same for all packs of a batch. */
 export interface LotFacts {
@@ -144,8 +133,8 @@ export const packTexts = (
   b: HeatBasis,
   pack: { massG: number; volumeMl: number; portions: number },
   container: Container | undefined,
-  kitchen: Pick<World, 'equipment' | 'household'>,
-): HeatTexts => heatTexts(b, packHeat(b, pack, container, kitchen.equipment), kitchen.household);
+  kitchen: Pick<World, 'equipment'>,
+): HeatTexts => heatTexts(b, packHeat(b, pack, container, kitchen.equipment));
 
 /**
  * Which packs take what was dipped out before the salt: the smallest first, as many whole ones as there are portions for.
@@ -174,6 +163,7 @@ export interface FillPlan {
   day: string;
   /** Finished grams per millilitre; never absent (decision 43). */
   densityGPerMl: number;
+  figures: Figures;
   scaleStepG: number;
 }
 
@@ -207,12 +197,13 @@ export function filledData(
       revisionId: revision.id,
       name: revision.name,
       kind: revision.kind,
-      containerId: pack.container.id,
+      // one with no name of its own is kept as none
+      ...(pack.container.id !== '' && { containerId: pack.container.id }),
       portions: pack.portions,
       ...(revision.cubeMl !== undefined && { cubes: Math.max(1, Math.round(pack.portions)) }),
       massG: Math.round(pack.ml * plan.densityGPerMl),
       volumeMl: Math.round(pack.ml),
-      outerMl: Math.round(outerMl(pack.container, pack.ml, revision.cubeMl !== undefined)),
+      outerMl: Math.round(outerMl(pack.container, pack.ml, plan.figures, revision.cubeMl !== undefined)),
       made: { earliest: plan.day, latest: plan.day },
       nOf: { n: pack.n, of: pack.of },
       life: lot.life.life,
@@ -251,13 +242,6 @@ type Labelled = Pick<
   | 'addAmounts'
 >;
 
-/**
- * `800 ml` of what is poured, `490 g` of what is counted or weighed.
- * @example sayContents({ kind: 'broth', massG: 500, volumeMl: 500, measure: 'ml' }) // '500 ml'
- */
-export const sayContents = (pack: Pick<PackState, 'kind' | 'measure' | 'volumeMl' | 'massG'>): string =>
-  (pack.measure ?? (isCounted(pack.kind) ? 'g' : 'ml')) === 'g' ? sayMass(pack.massG) : sayVolume(pack.volumeMl);
-
 /** Cautions about allergies are worded by `sayWarning`; packs of before it say `Not for Mio (nuts)` or `Mio: may hold nuts`. */
 const isAllergyCaution = (c: string): boolean => (/^Not for /.test(c) && !/ salt\)$/.test(c)) || /: may hold /.test(c);
 
@@ -295,7 +279,3 @@ export function labelContent(
     usual: texts.usual,
   };
 }
-
-/** Of food that nobody can date. @example sayUndated('2026-11-24') // how a label says that nobody knows when it was made */
-export const sayUndated = (foundOn: string | undefined): string =>
-  foundOn === undefined ? 'Date not known' : `Found ${sayDayYear(foundOn)}, date not known`;

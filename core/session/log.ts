@@ -97,6 +97,9 @@ export function foldLog(before: SessionLog, events: readonly TamboEvent[]): Sess
       case 'taskSkipped':
         log.tasks.set(e.data.taskId, { ...task(e.data.taskId), state: 'skipped', endedAt: e.instant });
         break;
+      case 'taskReopened':
+        log.tasks.delete(e.data.taskId);
+        break;
       case 'taskExtended':
         log.tasks.set(e.data.taskId, { ...task(e.data.taskId), extraMin: task(e.data.taskId).extraMin + e.data.minutes });
         break;

@@ -22,6 +22,7 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   lost: [{}, 'not found'],
   found: [{ portions: 2 }, '2 found'],
   corrected: [{ portions: 3, reason: '' }, 'counted again, 3 there'],
+  repacked: [{ portions: 4, into: ['a', 'b'] }, '4 packed anew into 2\u00a0packs'],
   washed: [{}, 'washed'],
   ticked: [{ ...session, key: 'k', amount: 1, unit: 'kg', how: 'haveIt', what: 'rapeseed oil' }, 'rapeseed oil: at home'],
   unticked: [{ ...session, key: 'k' }, 'Something: back on the list'],
@@ -37,6 +38,7 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
     'Diced 1.2\u00a0kg onions',
   ],
   taskSkipped: [{ ...session, taskId: 't' }, 'Skipped: a task'],
+  taskReopened: [{ ...session, taskId: 't', what: 'Blend it' }, 'Taken up again: blend it'],
   taskExtended: [{ ...session, taskId: 't', minutes: 5 }, '5 min more: a task'],
   weighed: [{ batchId: 'b', grossG: 5000, tareG: 1000, netG: 4000, volumeMl: 3880.4 }, '3.88\u00a0L came out'],
   trimmed: [{ ingredientId: 'leek', boughtG: 500, usableG: 440 }, '500\u00a0g bought, 440\u00a0g'],
@@ -45,6 +47,8 @@ const samples: { [T in EventType]: [data: EventData<T>, holds: string] } = {
   packingClosed: [{ batchId: 'b' }, 'closed'],
   invited: [{ day: '2026-11-25', meal: 'dinner', plates: 2, allergens: [] }, 'guests for dinner tomorrow'],
   atHome: [{ day: today, meal: 'lunch', home: false }, 'is not there for lunch today'],
+  ateOtherwise: [{ day: today, meal: 'dinner', how: 'out' }, 'dinner today: eaten out'],
+  rated: [{ recipeId: 'stew', eaterId: 'e1', stars: 4, day: today }, '4\u00a0stars by Osk'],
   undone: [{ eventId: 'x' }, 'Taken back'],
 };
 
@@ -63,6 +67,34 @@ describe('History', () => {
     const says = sayEvent(event, 'Leek gratin', names, today);
     expect(says).toContain(holds);
     expect(says).not.toMatch(/undefined|NaN|pack-1|id-1|\[object/);
+  });
+  it('says what was corrected, as it is and as it was', () => {
+    const data = {
+      reason: 'wrong lid',
+      portions: 3,
+      is: { name: 'Leek soup', kind: 'base' as const, made: null, bestBy: '2026-12-01', massG: 800, containerId: null },
+      was: {
+        name: 'Stew',
+        kind: 'meal' as const,
+        made: { earliest: '2026-10-03', latest: '2026-10-03' },
+        bestBy: '2026-12-03',
+        massG: 900,
+        containerId: 'tub',
+      },
+    };
+    const event = {
+      id: 'i',
+      type: 'corrected',
+      subjects: ['p'],
+      instant: testInstant(0),
+      device: 'd',
+      counter: 1,
+      version: 1,
+      data,
+    } as TamboEvent;
+    expect(sayEvent(event, 'Leek soup', names, today)).toBe(
+      'Leek soup: corrected, 3 there; called \u201cLeek soup\u201d, was called \u201cStew\u201d; a base, was a meal; made unknown, was made 3 Oct 2026; best by 1 Dec 2026, was best by 3 Dec 2026; 800\u00a0g, was 900\u00a0g; in another container (wrong lid)',
+    );
   });
   it('calls an eater who has left somebody', () => {
     const data = { ...dinner, shares: [{ eaterId: 'gone', portions: 1 }], guests: 0, rest: 'none' as const };

@@ -1,7 +1,8 @@
 import { doneTask } from '#core/cook';
 import type { TamboEvent } from '#core/contract';
 import { countOf, sayMassIn, sayNear, sayPortions, sayVolumeIn, type UnitSystem } from '#core/kitchen';
-import type { Stage } from './state.ts';
+import { otherwise } from './evening.ts';
+import { sayCorrection } from './sayCorrection.ts';
 
 /**
  * What a logged event says in History.
@@ -46,7 +47,9 @@ export function sayEvent(
     case 'found':
       return `${name}: ${sayPortions(event.data.portions)} found`;
     case 'corrected':
-      return `${name}: counted again, ${sayPortions(event.data.portions)} there`;
+      return `${name}: ${event.data.is ? 'corrected' : 'counted again'}, ${sayCorrection(event.data, { sayMass, sayVolume })}`;
+    case 'repacked':
+      return `${name}: ${sayPortions(event.data.portions)} packed anew into ${countOf(event.data.into.length, 'pack')}`;
     case 'washed':
       return `${name}: container washed`;
     case 'ticked':
@@ -61,6 +64,8 @@ export function sayEvent(
       return doneTask(event.data.what ?? 'a task', event.data.prep, units);
     case 'taskSkipped':
       return `Skipped: ${taskOf(event.data)}`;
+    case 'taskReopened':
+      return `Taken up again: ${taskOf(event.data)}`;
     case 'taskExtended':
       return `${event.data.minutes} min more: ${taskOf(event.data)}`;
     case 'trimmed':
@@ -77,6 +82,10 @@ export function sayEvent(
       return `${event.data.plates === 0 ? 'No guests' : countOf(event.data.plates, 'guest')} for ${event.data.meal} ${sayNear(event.data.day, today)}`;
     case 'atHome':
       return `${eaters.get(event.subjects[0] ?? '') ?? 'Somebody'} ${event.data.home ? 'is there' : 'is not there'} for ${event.data.meal} ${sayNear(event.data.day, today)}`;
+    case 'ateOtherwise':
+      return `${event.data.meal} ${sayNear(event.data.day, today)}: ${otherwise[event.data.how]}`;
+    case 'rated':
+      return `${name}: ${countOf(event.data.stars, 'star')} by ${eaters.get(event.data.eaterId) ?? 'somebody'}`;
     case 'undone':
       return 'Taken back';
   }
@@ -85,13 +94,3 @@ export function sayEvent(
 /** Its title as it was logged: in the middle of a sentence, and before titles were logged, a task. */
 const taskOf = (data: { what?: string | undefined }): string =>
   data.what === undefined ? 'a task' : data.what.slice(0, 1).toLowerCase() + data.what.slice(1);
-
-/** What comes next on a session's road, as a button says it. */
-export const nextStep: Readonly<Record<Stage, { to: 'shop' | 'cook' | 'pack' | 'labels' | 'store' | 'plan'; says: string }>> = {
-  planned: { to: 'plan', says: 'Plan it' },
-  shopped: { to: 'shop', says: 'Open the list' },
-  cooked: { to: 'cook', says: 'Cook' },
-  packed: { to: 'pack', says: 'Pack it' },
-  labelled: { to: 'labels', says: 'Print the labels' },
-  stored: { to: 'store', says: 'Put it away' },
-};

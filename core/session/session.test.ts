@@ -14,6 +14,7 @@ import {
   dinnerQuarters,
   dinnersLeft,
   filledData,
+  gearOf,
   labelContent,
   lotFacts,
   sessionState,
@@ -27,6 +28,7 @@ import {
   type World,
   withDensity,
 } from './index.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const today = '2026-11-24';
 const now = '2026-11-24T16:00:00.000Z';
@@ -51,7 +53,7 @@ const pack = (id: string, over: Partial<EventData<'filled'>> = {}): PackState =>
   labelled: 'hand',
 });
 
-const at = momentOf(testHousehold, now);
+const at = momentOf(testHousehold, testFigures, now);
 
 describe('dinners left', () => {
   const couple = [testEater('a'), testEater('b', { appetite: 1.3 })];
@@ -176,7 +178,7 @@ describe('a session, whole', () => {
         ...world,
         equipment,
         scale: (revision, n) =>
-          scaleRecipe(weighRecipe(revision, world.finder), n, { scaleStepG: 1, gear: { equipment, containers: world.containers } }),
+          scaleRecipe(weighRecipe(revision, world.finder), n, { scaleStepG: 1, gear: { ...gearOf(world), equipment } }),
       };
       return sessionView(testSession([{ id: 'b1', recipeId: 'rec1', revisionId: 'rev1', portions }]), [], [], kitchen, now).fit.rows.filter(
         (r) => r.id === 'pot:b1',
@@ -228,6 +230,7 @@ describe('labels from the household', () => {
         lot: lotFacts(b.revision, b.scaled, world),
         day: '2026-11-28',
         densityGPerMl: 1.05,
+        figures: testFigures,
         scaleStepG: 1,
       },
       { code: '22222', container, portions: 2, ml: 800, n: 1, of: 5 },
@@ -326,11 +329,11 @@ describe('a revision with its density', () => {
       ratio: 1,
       density: 1.1,
     };
-    const guessed = withDensity(stored, undefined, finder, memo);
+    const guessed = withDensity(stored, undefined, { finder, figures: testFigures }, memo);
     expect(guessed.density?.reason).toBe('computed');
-    expect(withDensity(stored, [], finder, memo)).toBe(guessed);
-    const learned = withDensity(stored, [run], finder, memo);
+    expect(withDensity(stored, [], { finder, figures: testFigures }, memo)).toBe(guessed);
+    const learned = withDensity(stored, [run], { finder, figures: testFigures }, memo);
     expect(learned.density).toEqual({ gPerMl: 1.1, reason: 'learned' });
-    expect(withDensity(stored, [run, run], finder, memo)).toBe(learned);
+    expect(withDensity(stored, [run, run], { finder, figures: testFigures }, memo)).toBe(learned);
   });
 });

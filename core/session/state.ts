@@ -2,6 +2,16 @@
 export const stages = ['planned', 'shopped', 'cooked', 'packed', 'labelled', 'stored'] as const;
 export type Stage = (typeof stages)[number];
 
+/** What comes next on a session's road, as a button says it. */
+export const nextStep: Readonly<Record<Stage, { to: 'shop' | 'cook' | 'pack' | 'labels' | 'store' | 'plan'; says: string }>> = {
+  planned: { to: 'plan', says: 'Plan it' },
+  shopped: { to: 'shop', says: 'Open the list' },
+  cooked: { to: 'cook', says: 'Cook' },
+  packed: { to: 'pack', says: 'Pack it' },
+  labelled: { to: 'labels', says: 'Print the labels' },
+  stored: { to: 'store', says: 'Put it away' },
+};
+
 export interface BatchFacts {
   /** Shopping lines of this batch, and how many are ticked or at home. */
   lines: { total: number; ticked: number };

@@ -26,3 +26,21 @@ export function newestWord(events: readonly TamboEvent[]): string | undefined {
     .toSorted(byOrder)
     .at(-1)?.id;
 }
+
+/** A meal that came from nowhere in the store. */
+export interface AteOtherwise {
+  eventId: string;
+  day: string;
+  meal: string;
+  how: 'fresh' | 'out' | 'none';
+}
+
+/**
+ * Meals that were cooked fresh, eaten out or left out, the newest word on each.
+ * @example ateOtherwise(tableEvents).some((m) => m.day === '2026-11-20') // nobody asks about that evening any more
+ */
+export function ateOtherwise(events: readonly TamboEvent[]): AteOtherwise[] {
+  const meals = new Map<string, AteOtherwise>();
+  for (const e of effective(events)) if (e.type === 'ateOtherwise') meals.set(`${e.data.day} ${e.data.meal}`, { eventId: e.id, ...e.data });
+  return [...meals.values()].toSorted((a, b) => b.day.localeCompare(a.day));
+}

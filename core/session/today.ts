@@ -1,5 +1,5 @@
-import type { Day, Household, Instant } from '#core/contract';
-import { addDays, addMinutes, clockOf, dayOf, daysFrom, demand, instantAt, isDinner } from '#core/kitchen';
+import type { Day, Instant } from '#core/contract';
+import { addDays, addMinutes, adviceOf, clockOf, dayOf, daysFrom, demand, instantAt, isDinner } from '#core/kitchen';
 import { thawedDays } from '#core/pack';
 import {
   coldOf,
@@ -68,11 +68,11 @@ function wakeful(instant: Instant, later: boolean, zone: string): Instant {
  * When a planned pack leaves the freezer: the last wakeful hour that leaves its long thaw hours before dinner, but not so early that the time it keeps
  * once thawed runs out. Where both cannot be, the earliest: some ice is then left in the middle. A household's own hour stands in place of the wakeful one.
  */
-function takeOutBy(pack: PackState, day: Day, { household }: World): Instant {
+function takeOutBy(pack: PackState, day: Day, { household, figures }: World): Instant {
   const { dinnerAt, timeZone, reminders, country } = household;
   const dinner = instantAt(day, dinnerAt, timeZone);
   const range = thawHoursOf(pack);
-  const keepsH = 24 * thawedDays(country, pack.raw, pack.kind === 'puree');
+  const keepsH = 24 * thawedDays(adviceOf(country, figures).thawedDays, pack.raw, pack.kind === 'puree');
   const earliest = addMinutes(dinner, -60 * (range.low + keepsH));
   const latest = addMinutes(dinner, -60 * range.high - cookingMin);
   const open = latest >= earliest;
@@ -88,13 +88,6 @@ function takeOutBy(pack: PackState, day: Day, { household }: World): Instant {
       ? sameDay
       : instantAt(addDays(at, 1), own, timeZone);
 }
-
-/**
- * Whether Today asks now if tonight's dinner was eaten as planned: from the household's hour on, unless it wants no such question.
- * @example asksAboutDinner({ ...household, reminders: { askDinner: false } }, '21:00') // false
- */
-export const asksAboutDinner = ({ dinnerAt, reminders }: Pick<Household, 'dinnerAt' | 'reminders'>, clock: string): boolean =>
-  (reminders?.askDinner ?? true) && clock >= (reminders?.askDinnerAt ?? dinnerAt);
 
 /**
  * What Today shows, from the stock and who is at the table.

@@ -192,7 +192,7 @@ export function sessionView(
     frees = left;
   }
   const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / portionMlOf(b.revision)]));
-  const { stock } = sharesOf(world.packs, momentOf(world.household, now));
+  const { stock } = sharesOf(world.packs, momentOf(world.household, world.figures, now));
   const bases = baseNeeds(dishes, { ...world, packs: stock }, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
@@ -207,7 +207,7 @@ export function sessionView(
       b.revision.kind !== 'kit' &&
       !b.revision.raw &&
       own.some((t) => t.needs.length > 0)
-      ? [{ ...coolingClock(done.endedAt, now), batchId: b.batch.id, name: b.revision.name }]
+      ? [{ ...coolingClock(done.endedAt, now, world.figures), batchId: b.batch.id, name: b.revision.name }]
       : [];
   });
   return {
@@ -246,6 +246,7 @@ export function sessionView(
     bases,
     cooling,
     fit: fitCheck({
+      figures: world.figures,
       units: world.household.units,
       batches,
       bases,

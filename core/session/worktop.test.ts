@@ -4,7 +4,7 @@ import type { TamboEvent } from '#core/contract';
 import { addMinutes } from '#core/kitchen';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testSession, testWorld } from './fixtures.ts';
-import { alarmsOf, cooksNow, sayAlarm, sessionView, timersNow, type RunningTimer, type SessionView } from './index.ts';
+import { alarmsOf, cooksNow, doneEarly, sayAlarm, sessionView, timersNow, type RunningTimer, type SessionView } from './index.ts';
 
 const start = '2026-11-28T09:00:00.000Z';
 const step = (id: string, hands: number, wait: number, after: string[], title = `Do ${id}`) => ({
@@ -41,7 +41,7 @@ const world = testWorld({}, [revision]);
 function kitchen() {
   const events: TamboEvent[] = [];
   return {
-    log(type: 'taskStarted' | 'taskDone' | 'taskHanded' | 'taskExtended', at: string, data: object): void {
+    log(type: 'taskStarted' | 'taskDone' | 'taskSkipped' | 'taskReopened' | 'taskHanded' | 'taskExtended', at: string, data: object): void {
       events.push({
         id: `e${events.length}`,
         type,
@@ -138,5 +138,52 @@ describe('an alarm', () => {
     expect(alarmsOf([{ ...limit, leftMin: 40 }])).toEqual([]);
     expect(alarmsOf([{ ...limit, leftMin: 19 }])).toHaveLength(1);
     expect(sayAlarm({ ...limit, leftMin: 19.4 })).toBe('Stew: under 21 °C in 19 minutes. Ice, or split it shallow.');
+  });
+});
+
+describe('second thoughts at the worktop', () => {
+  it('takes up again what was skipped by mistake, and what leans on it waits again', () => {
+    const k = kitchen();
+    const a = idOf(k.view(start), 'a');
+    k.log('taskSkipped', start, { taskId: a });
+    expect(cooksNow(k.view(start), start).map((c) => c.task?.title)).toContain('Roast it until dark, then turn');
+    k.log('taskReopened', addMinutes(start, 1), { taskId: a });
+    const view = k.view(addMinutes(start, 1));
+    expect(view.tasks.find((t) => t.id === a)!.log).toBeUndefined();
+    expect(cooksNow(view, addMinutes(start, 1)).map((c) => c.task?.title)).not.toContain('Roast it until dark, then turn');
+  });
+  it('begins anew what was called done by mistake: its minutes are forgotten', () => {
+    const k = kitchen();
+    const a = idOf(k.view(start), 'a');
+    k.log('taskStarted', start, { taskId: a });
+    k.log('taskDone', addMinutes(start, 1), { taskId: a, actualMin: 1 });
+    k.log('taskReopened', addMinutes(start, 2), { taskId: a });
+    k.log('taskStarted', addMinutes(start, 3), { taskId: a });
+    expect(k.view(addMinutes(start, 4)).tasks.find((t) => t.id === a)!.log).toEqual({
+      state: 'running',
+      extraMin: 0,
+      startedAt: addMinutes(start, 3),
+    });
+  });
+  it.each([
+    [1, true],
+    [8, true],
+    [9, false],
+    [34, false],
+  ])('asks whether a roast of 35 minutes is done after %i: %s', (minute, asks) => {
+    const k = kitchen();
+    const b = idOf(k.view(start), 'b');
+    k.log('taskStarted', start, { taskId: b });
+    const now = addMinutes(start, minute);
+    expect(
+      doneEarly(
+        k.view(now).tasks.find((t) => t.id === b)!,
+        now,
+      ),
+    ).toBe(asks);
+  });
+  it('asks nothing of what has no clock', () => {
+    const view = kitchen().view(start);
+    for (const t of view.tasks) expect(doneEarly(t, start)).toBe(false);
   });
 });

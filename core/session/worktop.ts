@@ -41,6 +41,20 @@ export const leftOf = (t: TaskView, now: Instant): number => {
   return t.log?.startedAt ? all - minutesBetween(t.log.startedAt, now) : all;
 };
 
+/** Of a clock that runs, less than this share has passed, and more minutes are left: “done” is then likely a slip of the hand. */
+const early = { share: 0.25, leftMin: 5 } as const;
+
+/**
+ * Whether a task is called done so early on its clock that it is worth a question.
+ * @example doneEarly(simmering, now) // true ten seconds into 53 minutes
+ */
+export function doneEarly(t: TaskView, now: Instant): boolean {
+  if (t.log?.state !== 'running' || t.log.startedAt === undefined || t.waitMin <= 0) return false;
+  const all = t.handsOnMin + t.waitMin + t.log.extraMin;
+  const left = leftOf(t, now);
+  return left > early.leftMin && all - left < all * early.share;
+}
+
 /**
  * The first clause of a task's words, without its figures: what a voice can say.
  * @example shortTitle('Simmer, lid ajar; stir now and then.') // 'Simmer'

@@ -1,8 +1,8 @@
-import type { AllergenSummary, Container, Eater, Equipment, Household, Place, Recipe, Revision } from '#core/contract';
+import type { AllergenSummary, Container, Eater, Equipment, Figures, Household, Place, Recipe, Revision } from '#core/contract';
 import type { LastTimes } from '#core/cook';
 import type { IngredientFinder, LifeRow, Memo, ReferenceRow } from '#core/kitchen';
 import type { ContainerUse, PackState } from '#core/store';
-import { allergenSummary, finishedDensity, scaleRecipe, weighRecipe, type ScaleOptions, type ScaleResult } from '#core/recipe';
+import { allergenSummary, finishedDensity, scaleRecipe, weighRecipe, type Gear, type ScaleOptions, type ScaleResult } from '#core/recipe';
 import { densityOfRuns, type Run } from './run.ts';
 
 /** Everything a page's numbers are made from, as it stands now. */
@@ -33,18 +33,27 @@ export interface World {
   materials: ReadonlyMap<string, ReferenceRow>;
   reheats: readonly ReferenceRow[];
   thaws: readonly ReferenceRow[];
+  /** What computations read of the other tables. */
+  figures: Figures;
   allergenNames: ReadonlyMap<string, string>;
   /** What was worked out before from the same objects; whoever made this world owns it. */
   memo: Memo;
 }
 
-type ScaleKitchen = Pick<World, 'household' | 'finder' | 'equipment' | 'containers'>;
+type ScaleKitchen = Pick<World, 'household' | 'finder' | 'equipment' | 'containers' | 'figures'>;
+
+/** What a kitchen cooks in. @example gearOf(world).hotShare // 1/3 of the jug for hot food */
+export const gearOf = (kitchen: Pick<World, 'equipment' | 'containers' | 'figures'>): Gear => ({
+  equipment: kitchen.equipment,
+  containers: kitchen.containers,
+  hotShare: kitchen.figures.hotShare,
+});
 
 /** What a recipe is scaled with in this kitchen. */
 const scaleOptionsOf = (kitchen: ScaleKitchen, yieldFactor = 1): ScaleOptions => ({
   scaleStepG: kitchen.household.scaleStepG,
   units: kitchen.household.units,
-  gear: { equipment: kitchen.equipment, containers: kitchen.containers },
+  gear: gearOf(kitchen),
   yieldFactor,
 });
 
@@ -55,8 +64,8 @@ const scaleOptionsOf = (kitchen: ScaleKitchen, yieldFactor = 1): ScaleOptions =>
 export const scaleIn =
   (kitchen: ScaleKitchen, memo: Memo): World['scale'] =>
   (revision, portions, yieldFactor = 1) => {
-    const { household, finder, equipment, containers } = kitchen;
-    return memo([revision, finder, household, equipment, containers], `${portions} ${yieldFactor}`, () =>
+    const { household, finder, equipment, containers, figures } = kitchen;
+    return memo([revision, finder, household, equipment, containers, figures], `${portions} ${yieldFactor}`, () =>
       scaleRecipe(
         memo([revision, finder], 'weighed', () => weighRecipe(revision, finder)),
         portions,
@@ -68,11 +77,19 @@ export const scaleIn =
 /**
  * A stored revision with its finished density: the same object until a tub of it was weighed, so that what is worked out from it stays.
  * @param runs of its recipe
- * @example withDensity(stored, runs.get(stored.recipeId), finder, memo).density?.reason // 'learned'
+ * @example withDensity(stored, runs.get(stored.recipeId), world, memo).density?.reason // 'learned'
  */
-export function withDensity(stored: Revision, runs: readonly Run[] | undefined, finder: IngredientFinder, memo: Memo): Revision {
+export function withDensity(
+  stored: Revision,
+  runs: readonly Run[] | undefined,
+  { finder, figures }: Pick<World, 'finder' | 'figures'>,
+  memo: Memo,
+): Revision {
   const learned = densityOfRuns(runs ?? []);
-  return memo([stored, finder], `density ${learned ?? ''}`, () => ({ ...stored, density: finishedDensity(stored, finder, learned) }));
+  return memo([stored, finder, figures], `density ${learned ?? ''}`, () => ({
+    ...stored,
+    density: finishedDensity(stored, finder, figures, learned),
+  }));
 }
 
 /**

@@ -1,19 +1,46 @@
-import type { EventData, EventOf, TamboEvent } from '#core/contract';
+import type { EventData, EventOf, PackFacts, TamboEvent } from '#core/contract';
 import { daysBetween } from '#core/kitchen';
 import type { PackChanges, PackState } from './state.ts';
 
 const clean = (n: number): number => Math.round(n * 1e6) / 1e6;
 
 /** Takes portions out; what was logged beyond the stock becomes a difference to settle. */
-function take(pack: PackChanges, portions: number, into: 'eaten' | 'given' | 'discarded'): void {
+function take(pack: PackChanges, portions: number, into: 'eaten' | 'given' | 'discarded' | 'repacked'): void {
   const taken = Math.min(pack.left, portions);
   pack.left = clean(pack.left - taken);
-  pack.sums[into] = clean(pack.sums[into] + portions);
+  pack.sums[into] = clean((pack.sums[into] ?? 0) + portions);
   pack.sums.difference = clean(pack.sums.difference + portions - taken);
 }
 
 function end(pack: PackChanges, event: TamboEvent, how: NonNullable<PackState['ended']>['how'], reason?: string): void {
   if (pack.left <= 0) pack.ended ??= { how, at: event.instant, ...(reason && { reason }) };
+}
+
+/** Facts that stand on a label. */
+const onLabel: readonly (keyof PackFacts)[] = [
+  'name',
+  'kind',
+  'portions',
+  'massG',
+  'volumeMl',
+  'made',
+  'bestBy',
+  'allergens',
+  'containerId',
+];
+
+/** Counted again, or entered wrong: what is said now stands over what was said before. */
+function correct(pack: PackChanges, event: EventOf<'corrected'>): void {
+  const { portions, is, reason } = event.data;
+  if (portions !== undefined) {
+    pack.ended = undefined;
+    pack.sums.corrected = clean(pack.sums.corrected + portions - pack.left);
+    pack.left = portions;
+    end(pack, event, 'corrected', reason);
+  }
+  if (!is) return;
+  pack.facts = { ...pack.facts, ...is };
+  if (pack.labelled && onLabel.some((key) => key in is)) pack.labelOld = true;
 }
 
 /** Brings a pack forward by one event, in place. Only the functions below call it, on changes of their own. */
@@ -66,14 +93,16 @@ function advance(pack: PackChanges, event: TamboEvent): void {
       pack.sums.found = clean(pack.sums.found + event.data.portions);
       break;
     case 'corrected':
-      pack.ended = undefined;
-      pack.sums.corrected = clean(pack.sums.corrected + event.data.portions - pack.left);
-      pack.left = event.data.portions;
-      end(pack, event, 'corrected', event.data.reason);
+      correct(pack, event);
+      break;
+    case 'repacked':
+      take(pack, event.data.portions, 'repacked');
+      end(pack, event, 'repacked');
       break;
     case 'labelled':
       pack.labelled = event.data.how;
       pack.labelSays = event.data.says;
+      pack.labelOld = undefined;
       break;
     case 'washed':
       pack.washed = true;
@@ -102,7 +131,7 @@ export function applyEvent(pack: PackState | undefined, event: TamboEvent, packI
   const next = { ...pack, sums: { ...pack.sums } };
   advance(next, event);
   next.seen = event.id;
-  return next;
+  return event.type === 'corrected' ? withFacts(next, event.data.is) : next;
 }
 
 /** The one order all devices agree on (DECISIONS 8). @example events.toSorted(byOrder) // by instant, device and counter */
@@ -184,9 +213,23 @@ function understood(filled: EventOf<'filled'>['data']): EventOf<'filled'>['data'
   return made && daysBetween(made.earliest, made.latest) >= unknownSpanDays ? { ...rest, foundOn: made.latest } : filled;
 }
 
+/**
+ * What a pack was filled with, with what was corrected of it since.
+ * @example withFacts(filled, { name: 'Leek soup', bestBy: null }) // of that name, and nobody knows how long it keeps
+ */
+export function withFacts<T extends Partial<EventData<'filled'>>>(filled: T, facts: PackFacts | undefined): T {
+  if (!facts) return filled;
+  const whole: Record<string, unknown> = { ...filled };
+  for (const [key, value] of Object.entries(facts)) {
+    if (value === null) delete whole[key];
+    else if (value !== undefined) whole[key] = value;
+  }
+  return whole as T;
+}
+
 /** A whole pack from its two halves. @example wholePack(filled, changes, 'tub7') // what it was filled with and what became of it */
 export const wholePack = (filled: EventOf<'filled'>['data'], changes: PackChanges, packId: string): PackState => ({
-  ...understood(filled),
+  ...withFacts(understood(filled), changes.facts),
   ...changes,
   packId,
 });

@@ -16,9 +16,10 @@ import {
   type PackState,
 } from './index.ts';
 import type { EventData, TamboEvent } from '#core/contract';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const home = { timeZone: 'Europe/London', country: 'GB', dinnerAt: '18:30' } as const;
-const at = (now: string, over: Partial<typeof home | { country: 'US' }> = {}) => momentOf({ ...home, ...over }, now);
+const at = (now: string, over: Partial<typeof home | { country: 'US' }> = {}) => momentOf({ ...home, ...over }, testFigures, now);
 const filled = (over: Partial<EventData<'filled'>> = {}): TamboEvent =>
   ({
     id: 'f',

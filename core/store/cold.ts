@@ -1,5 +1,5 @@
-import type { Day, Household, Instant } from '#core/contract';
-import { addDays, addMinutes, dayOf, daysBetween, fridgeUntil, instantAt, maxDay, minDay } from '#core/kitchen';
+import type { Day, Figures, Household, Instant } from '#core/contract';
+import { addDays, adviceOf, type Advice, addMinutes, dayOf, daysBetween, fridgeUntil, instantAt, maxDay, minDay } from '#core/kitchen';
 import { thawedDays } from '#core/pack';
 import { statusOf, type PackState } from './state.ts';
 
@@ -8,16 +8,17 @@ export interface Moment {
   now: Instant;
   today: Day;
   timeZone: string;
-  country: Household['country'];
+  /** Days that thawed food keeps, by this household's tables and country. */
+  thawedDays: Advice['thawedDays'];
   dinnerAt: string;
 }
 
-/** A household's moment. @example momentOf(household, now).today // '2026-11-24' */
-export const momentOf = (household: Pick<Household, 'timeZone' | 'country' | 'dinnerAt'>, now: Instant): Moment => ({
+/** A household's moment. @example momentOf(household, figures, now).today // '2026-11-24' */
+export const momentOf = (household: Pick<Household, 'timeZone' | 'country' | 'dinnerAt'>, figures: Figures, now: Instant): Moment => ({
   now,
   today: dayOf(now, household.timeZone),
   timeZone: household.timeZone,
-  country: household.country,
+  thawedDays: adviceOf(household.country, figures).thawedDays,
   dinnerAt: household.dinnerAt,
 });
 
@@ -66,7 +67,7 @@ export function coldOf(pack: PackState, at: Moment): Cold {
     const range = thawHoursOf(pack);
     const readyFrom = hours(since, range.low);
     const readyBy = hours(since, range.high);
-    const eatBy = limit(addDays(dayOf(readyFrom, at.timeZone), thawedDays(at.country, pack.raw, pack.kind === 'puree')));
+    const eatBy = limit(addDays(dayOf(readyFrom, at.timeZone), thawedDays(at.thawedDays, pack.raw, pack.kind === 'puree')));
     // what passed its limit while frozen is still there to be eaten now: a day about quality
     const day = pack.limit !== undefined && eatBy < dayOf(since, at.timeZone) ? dayOf(readyFrom, at.timeZone) : eatBy;
     return { state: at.today > day ? 'past' : at.now < readyBy ? 'thawing' : 'thawed', readyFrom, readyBy, eatBy: day };

@@ -40,6 +40,13 @@ const happening = fc.oneof(
   fc.record({ type: fc.constant('found' as const), portions: quarters }),
   fc.record({ type: fc.constant('corrected' as const), portions: quarters }),
   fc.record({
+    type: fc.constant('named' as const),
+    name: fc.constantFrom('Soup', 'Stew', 'Pot'),
+    bestBy: fc.constantFrom('2026-12-01', null),
+    portions: quarters,
+  }),
+  fc.record({ type: fc.constant('repacked' as const), portions: quarters }),
+  fc.record({
     type: fc.constantFrom('lost' as const, 'moved' as const, 'labelled' as const, 'washed' as const, 'pulled' as const, 'planned' as const),
   }),
   fc.record({ type: fc.constant('undone' as const), back: fc.nat({ max: 6 }) }),
@@ -94,6 +101,16 @@ export const histories = fc
           break;
         case 'corrected':
           events.push({ ...base, type: 'corrected', data: { portions: what.portions, reason: 'counted' } });
+          break;
+        case 'named':
+          events.push({
+            ...base,
+            type: 'corrected',
+            data: { reason: 'lid', is: { name: what.name, bestBy: what.bestBy, portions: what.portions }, was: { name: 'Stew' } },
+          });
+          break;
+        case 'repacked':
+          events.push({ ...base, type: 'repacked', data: { portions: what.portions, into: [`pack${(pack + 1) % packs}`] } });
           break;
         case 'lost':
           events.push({ ...base, type: 'lost', data: {} });

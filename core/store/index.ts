@@ -1,4 +1,18 @@
-export { applyEvent, byOrder, eatenPortions, effective, foldChanges, foldPack, newestOf, undoneIds, wholePack } from './apply.ts';
+export { homeless } from './homeless.ts';
+export { actOf, portionsFrom, repackedData, speaksOf, type NewPack } from './repack.ts';
+export { bestByFrom, correctionFrom, correctionOf, movedTo } from './correction.ts';
+export {
+  applyEvent,
+  byOrder,
+  eatenPortions,
+  effective,
+  foldChanges,
+  foldPack,
+  newestOf,
+  undoneIds,
+  wholePack,
+  withFacts,
+} from './apply.ts';
 export { statusOf, type PackChanges, type PackState, type PackStatus } from './state.ts';
 export { useFirst } from './useFirst.ts';
 export {
@@ -17,6 +31,6 @@ export {
   type Shares,
 } from './cold.ts';
 export { pilesOf, zoneFreeMl, type Pile, type Piled } from './piles.ts';
-export { freeNow, roomIn, usableShareOf, usageOf, type ContainerUse, type PlaceRoom } from './room.ts';
+export { backAgain, fewer, freeNow, lentOf, roomIn, usableShareOf, usageOf, type ContainerUse, type PlaceRoom } from './room.ts';
 export { countLine, spotOf, type CountContext, type CountedLine, type CountResult, type KnownDish } from './count/countLine.ts';
 export { sayVague, vagueDate, type VagueDate } from './count/vagueDate.ts';

@@ -1,4 +1,4 @@
-import type { Container, Place } from '#core/contract';
+import type { Container, Day, Place } from '#core/contract';
 import { statusOf, type PackState } from './state.ts';
 
 /** Share of the label litres that packs can really fill: chest 0.85, drawers and boxes 0.75 (reference 8.6, KIT). */
@@ -54,8 +54,32 @@ export function usageOf(packs: readonly PackState[]): Map<string, ContainerUse> 
   return counts;
 }
 
+/** How many of a container kind are at somebody else's. @example lentOf({ lent: [{ id: 'l1', to: 'Anna', count: 2, day: '2026-11-20' }] }) // 2 */
+export const lentOf = (container: Pick<Container, 'lent'>): number => (container.lent ?? []).reduce((s, l) => s + l.count, 0);
+
 /**
- * Containers free now: a returning one is free again once its pack is eaten and it is washed, a one-use one is gone for good.
+ * Fewer of a container kind: broken or given away they are gone, lent they come back.
+ * Law: lent and back again, as many are free as before.
+ * @example fewer(tub500, { count: 1, how: 'broken' }).owned // one less
+ */
+export function fewer(
+  container: Container,
+  said: { count: number; how: 'broken' } | { count: number; how: 'lent'; id: string; to: string; day: Day },
+): Container {
+  const count = Math.min(said.count, container.owned);
+  return said.how === 'broken'
+    ? { ...container, owned: container.owned - count }
+    : { ...container, lent: [...(container.lent ?? []), { id: said.id, to: said.to, count, day: said.day }] };
+}
+
+/** Lent ones are back. @example backAgain(tub500, 'l1').lent // undefined */
+export function backAgain({ lent = [], ...container }: Container, id: string): Container {
+  const still = lent.filter((l) => l.id !== id);
+  return { ...container, ...(still.length > 0 && { lent: still }) };
+}
+
+/**
+ * Containers free now: a returning one is free again once its pack is eaten and it is washed, a one-use one is gone for good, a lent one is elsewhere.
  * Trays are never filled for good and stay free.
  * @example freeNow(containers, usageOf(packs))[0]?.free // 6
  */
@@ -67,7 +91,7 @@ export const freeNow = (
     const use = usage.get(container.id) ?? { holding: 0, toWash: 0, ever: 0 };
     return {
       container,
-      free: Math.max(0, container.owned - (container.oneUse ? use.ever : use.holding + use.toWash)),
+      free: Math.max(0, container.owned - lentOf(container) - (container.oneUse ? use.ever : use.holding + use.toWash)),
       toWash: container.oneUse ? 0 : use.toWash,
     };
   });

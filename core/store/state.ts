@@ -1,4 +1,4 @@
-import type { EventData, Instant, Meal } from '#core/contract';
+import type { EventData, Instant, Meal, PackFacts } from '#core/contract';
 
 /** What events change of a pack after it was filled. Portions are in the recipe's own servings. */
 export interface PackChanges {
@@ -19,10 +19,23 @@ export interface PackChanges {
   /** What its label says about allergies, when that was kept. */
   labelSays?: string;
   washed: boolean;
+  /** What was corrected of what it was filled with; the newest word on each counts. */
+  facts?: PackFacts;
+  /** Its label says something that was corrected since. */
+  labelOld?: boolean;
   /** Sums that must always agree with what was filled. */
-  sums: { eaten: number; discarded: number; given: number; lost: number; found: number; corrected: number; difference: number };
+  sums: {
+    eaten: number;
+    discarded: number;
+    given: number;
+    lost: number;
+    found: number;
+    corrected: number;
+    difference: number;
+    repacked?: number;
+  };
   /** The last thing that emptied it. */
-  ended?: { how: 'eaten' | 'discarded' | 'given' | 'lost' | 'corrected'; at: Instant; reason?: string };
+  ended?: { how: 'eaten' | 'discarded' | 'given' | 'lost' | 'corrected' | 'repacked'; at: Instant; reason?: string };
 }
 
 /** One labelled container: what it was filled with, never changed, and what events have made of it. */

@@ -1,11 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { TamboEvent } from '#core/contract';
+import type { EventOf, TamboEvent } from '#core/contract';
 import { testContainer } from '../pack/fixtures.ts';
 import { histories, testFilled, testInstant } from './fixtures.ts';
-import { dueOf, foldPack, freeNow, momentOf, roomIn, statusOf, usageOf, useFirst, type PackState } from './index.ts';
+import {
+  backAgain,
+  dueOf,
+  fewer,
+  foldPack,
+  freeNow,
+  lentOf,
+  momentOf,
+  roomIn,
+  statusOf,
+  usageOf,
+  useFirst,
+  type PackState,
+} from './index.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
-const moment = (now: string) => momentOf({ timeZone: 'Europe/London', country: 'GB', dinnerAt: '18:30' }, now);
+const moment = (now: string) => momentOf({ timeZone: 'Europe/London', country: 'GB', dinnerAt: '18:30' }, testFigures, now);
 const packsOf = (events: TamboEvent[]) =>
   [...new Set(events.flatMap((e) => e.subjects))].map((id) => foldPack(events, id)).filter((p): p is PackState => p !== undefined);
 const event = <T extends TamboEvent['type']>(
@@ -33,12 +47,14 @@ describe('the pack ledger', () => {
       }),
     );
   });
-  it('loses and makes nothing: filled + found + corrections = eaten + discarded + given + lost + left - difference', () => {
+  it('loses and makes nothing: filled + found + corrections = eaten + discarded + given + packed anew + lost + left - difference', () => {
     fc.assert(
       fc.property(histories, (events) => {
         for (const p of packsOf(events)) {
           const s = p.sums;
-          expect(p.portions + s.found + s.corrected).toBeCloseTo(s.eaten + s.discarded + s.given + s.lost + p.left - s.difference, 6);
+          const filledWith = events.find((e) => e.type === 'filled' && e.subjects.includes(p.packId)) as EventOf<'filled'>;
+          const gone = s.eaten + s.discarded + s.given + (s.repacked ?? 0) + s.lost;
+          expect(filledWith.data.portions + s.found + s.corrected).toBeCloseTo(gone + p.left - s.difference, 6);
           expect(p.left).toBeGreaterThanOrEqual(0);
           expect(s.difference).toBeGreaterThanOrEqual(0);
         }
@@ -51,6 +67,24 @@ describe('the pack ledger', () => {
     expect(foldPack([filled, ate(1, 5)], 'p')!.left).toBe(3);
     expect(foldPack([filled, ate(1, 5), undo], 'p')!.left).toBe(4);
     expect(foldPack([filled, ate(1, 5), undo, again], 'p')!.left).toBe(3);
+  });
+  it('knows what was corrected by the newest word, and what it was once that is taken back', () => {
+    const soup = event('corrected', { reason: 'lid', is: { name: 'Soup', bestBy: null, portions: 3 }, was: { name: 'Stew' } }, 5, 'c1');
+    const pot = event('corrected', { reason: 'lid', is: { name: 'Pot' }, was: { name: 'Soup' } }, 6, 'c2');
+    expect(foldPack([filled, soup, pot], 'p')).toMatchObject({ name: 'Pot', portions: 3, left: 4 });
+    expect(foldPack([filled, soup, pot], 'p')!.bestBy).toBeUndefined();
+    expect(foldPack([filled, pot, soup], 'p')).toEqual(foldPack([filled, soup, pot], 'p'));
+    const back = foldPack([filled, soup, event('undone', { eventId: 'c1' }, 7, 'u')], 'p')!;
+    expect({ ...back, seen: '' }).toEqual({ ...foldPack([filled], 'p')!, seen: '' });
+  });
+  it('has an old label once something that stands on it was corrected, until it is labelled anew', () => {
+    const label = (minute: number, id: string) => event('labelled', { how: 'printed', says: '' }, minute, id);
+    const name = event('corrected', { reason: '', is: { name: 'Soup' } }, 5, 'c1');
+    const life = event('corrected', { reason: '', is: { outerMl: 900 } }, 5, 'c1');
+    expect(foldPack([filled, name], 'p')!.labelOld).toBeUndefined();
+    expect(foldPack([filled, label(2, 'l1'), name], 'p')!.labelOld).toBe(true);
+    expect(foldPack([filled, label(2, 'l1'), life], 'p')!.labelOld).toBeUndefined();
+    expect(foldPack([filled, label(2, 'l1'), name, label(6, 'l2')], 'p')!.labelOld).toBeUndefined();
   });
   it('clamps to nothing and keeps a difference to settle', () =>
     expect(foldPack([filled, ate(3, 5), ate(3, 6)], 'p')).toMatchObject({
@@ -112,5 +146,18 @@ describe('room and containers', () => {
     expect(free([tub, empty])).toMatchObject({ free: 3, toWash: 1 });
     expect(free([{ ...empty, washed: true }])).toMatchObject({ free: 5, toWash: 0 });
     expect(free([{ ...empty, washed: true }], true)).toMatchObject({ free: 4, toWash: 0 });
+  });
+  it('lends and takes back, and loses what breaks', () => {
+    const tub = testContainer('tub', { owned: 5 });
+    const free = (c: typeof tub) => freeNow([c], new Map())[0]!.free;
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 1, max: 3 }), { maxLength: 6 }), fc.integer({ min: 0, max: 5 }), (loans, broken) => {
+        const lent = loans.reduce((c, count, i) => fewer(c, { count, how: 'lent', id: `l${i}`, to: 'Anna', day: '2026-11-20' }), tub);
+        expect(free(lent)).toBe(Math.max(0, 5 - lentOf(lent)));
+        const back = loans.reduce((c, _, i) => backAgain(c, `l${i}`), lent);
+        expect(back).toEqual(tub);
+        expect(free(fewer(back, { count: broken, how: 'broken' }))).toBe(5 - broken);
+      }),
+    );
   });
 });

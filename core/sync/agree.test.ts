@@ -8,6 +8,7 @@ import { testHousehold, testPack } from '../session/fixtures.ts';
 import { testSnapshot } from './fixtures.ts';
 import { eatAnswer, frameAnswer, kitchenAnswer, packAnswer, storeAnswer, todayAnswer } from '#core/queries';
 import { openSnapshot } from './snapshot.ts';
+import { testFigures } from '../kitchen/fixtures.ts';
 
 const now = '2026-11-24T16:00:00.000Z';
 const today = '2026-11-24';
@@ -99,7 +100,7 @@ describe('every page says the same of one household', () => {
             eaters: Array.from({ length: eaters }, (_, i) => testEater(`e${i}`)),
           }),
         );
-        const at = momentOf(testHousehold, now);
+        const at = momentOf(testHousehold, testFigures, now);
         const frame = frameAnswer(world, records, now, true);
         const day = todayAnswer(world, records, now);
         const eat = eatAnswer(world, records, now);

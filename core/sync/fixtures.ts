@@ -1,6 +1,6 @@
 import { ingredientRows, lifeRows, materialRows } from '#core/kitchen/data';
 import { reheatRows, thawRows } from '#core/pack/data';
-import { testEater } from '../kitchen/fixtures.ts';
+import { testEater, testFigures } from '../kitchen/fixtures.ts';
 import { testRevision } from '../recipe/fixtures.ts';
 import { testHousehold, testSession, testWorld } from '../session/fixtures.ts';
 import type { Snapshot } from './snapshot.ts';
@@ -28,6 +28,7 @@ export const testSnapshot = (over: Partial<Snapshot> = {}): Snapshot => {
     sessionPacks: [['s1', []]],
     eatenDays: [],
     lately: [],
+    rated: [],
     runs: [],
     changes: 0,
     logged: 0,
@@ -37,6 +38,7 @@ export const testSnapshot = (over: Partial<Snapshot> = {}): Snapshot => {
     materials: [...materialRows],
     reheats: [...reheatRows],
     thaws: [...thawRows],
+    figures: testFigures,
     presets: [],
     allergenNames: [['al_celery', 'celery']],
     acknowledged: [],

@@ -2,6 +2,7 @@ import type {
   Container,
   Eater,
   Equipment,
+  Figures,
   Household,
   Place,
   Recipe,
@@ -24,10 +25,19 @@ import {
 } from '#core/kitchen';
 import { eatenPortions, applyEvent, effective, newestOf, statusOf, type ContainerUse, type PackState } from '#core/store';
 import type { Records, ClashBrief, EatenEntry, Unreadable } from '#core/queries';
-import { eatenUnits, newestWord, runOf, saidOfTable, scaleIn, withDensity, type EatenDay, type Run, type World } from '#core/session';
-
-/** Raise when a page of before could not read it: a device then keeps the household anew. */
-export const snapshotVersion = 3;
+import {
+  ateOtherwise,
+  eatenUnits,
+  newestWord,
+  ratingsOf,
+  runOf,
+  saidOfTable,
+  scaleIn,
+  withDensity,
+  type EatenDay,
+  type Run,
+  type World,
+} from '#core/session';
 
 /** A household as plain data: all that the pages' numbers are made from, kept on a device for when there is no connection. */
 export interface Snapshot {
@@ -56,6 +66,8 @@ export interface Snapshot {
   sessionPacks: [sessionId: string, packs: PackState[]][];
   eatenDays: EatenDay[];
   lately: EatenEntry[];
+  /** What was said of how dishes are liked, with what was taken back of it. */
+  rated: TamboEvent[];
   /** Weighed runs by recipe. */
   runs: [recipeId: string, runs: Run[]][];
   /** The last run of each piece of work. */
@@ -65,6 +77,7 @@ export interface Snapshot {
   materials: ReferenceRow[];
   reheats: ReferenceRow[];
   thaws: ReferenceRow[];
+  figures: Figures;
   presets: ReferenceRow[];
   allergenNames: [id: string, name: string][];
   /** Ids of the newest events and writes in it, so that none is counted twice. */
@@ -90,9 +103,10 @@ export function openSnapshot(snapshot: Snapshot): { world: World; records: Recor
   const sessionPacks = new Map(snapshot.sessionPacks);
   const runs = new Map(snapshot.runs);
   const memo = createMemo();
+  const otherwise = ateOtherwise(snapshot.table);
   const revision = (id: string): Revision | undefined => {
     const stored = revisions.get(id);
-    return stored && withDensity(stored, runs.get(stored.recipeId), finder, memo);
+    return stored && withDensity(stored, runs.get(stored.recipeId), { finder, figures: snapshot.figures }, memo);
   };
   return {
     world: {
@@ -127,8 +141,12 @@ export function openSnapshot(snapshot: Snapshot): { world: World; records: Recor
       eventsOf: (id) => events.get(id) ?? [],
       packsOf: (id) => sessionPacks.get(id) ?? [],
       eatenDays: () => snapshot.eatenDays,
-      dinnerLogged: (day) => snapshot.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)),
+      ateOtherwise: () => otherwise,
+      dinnerLogged: (day) =>
+        snapshot.lately.some((e) => e.day === day && e.meal === 'dinner' && isDinnerKind(e.kind)) ||
+        otherwise.some((e) => e.day === day && e.meal === 'dinner'),
       lately: () => snapshot.lately,
+      ratings: () => memo([snapshot], 'ratings', () => ratingsOf(snapshot.rated, (id) => recipes.get(id)?.mergedInto ?? id)),
       presets: () => snapshot.presets,
       cached: (name, make) => memo([snapshot], name, make),
     },
@@ -233,6 +251,7 @@ export function withPending(snapshot: Snapshot, pending: PendingEntries): Snapsh
         meal: event.data.meal,
         kind: after.kind,
         name: after.name,
+        ...(after.recipeId !== undefined && { recipeId: after.recipeId }),
         portions,
         shares: event.data.shares,
         guests: event.data.guests,
@@ -257,7 +276,8 @@ export function withPending(snapshot: Snapshot, pending: PendingEntries): Snapsh
     logged: snapshot.logged + fresh.length,
     household: written([snapshot.household], 'household', changes)[0] ?? snapshot.household,
     eaters: written(snapshot.eaters, 'eater', changes),
-    table: [...snapshot.table, ...fresh.filter((e) => ['invited', 'atHome', 'undone'].includes(e.type))],
+    table: [...snapshot.table, ...fresh.filter((e) => ['invited', 'atHome', 'ateOtherwise', 'undone'].includes(e.type))],
+    rated: [...snapshot.rated, ...fresh.filter((e) => e.type === 'rated' || e.type === 'undone')],
     equipment: written(snapshot.equipment, 'equipment', changes),
     containers: written(snapshot.containers, 'container', changes),
     places: written(snapshot.places, 'place', changes),

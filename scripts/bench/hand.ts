@@ -10,7 +10,7 @@ import { keyScript } from './scaling.ts';
 const root = path.resolve(import.meta.dirname, '../..');
 
 /** In the page: the moment at which an act shows, counted from the click or key that began it. */
-const shownScript = `
+export const shownScript = `
   window.began = 0;
   addEventListener('pointerdown', (e) => { window.began = e.timeStamp; }, true);
   addEventListener('keydown', (e) => { window.began = e.timeStamp; }, true);

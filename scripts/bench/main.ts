@@ -12,10 +12,12 @@ import { worldOf } from '../../server/session/index.ts';
 import { startServer } from '../server.mjs';
 import { backupTenYears } from './backup.ts';
 import { inBrowser } from './browser.ts';
+import { correctionShows, rebuildCorrected } from './corrections.ts';
 import { figures, five, note, p95, timed } from './figures.ts';
 import { byHand } from './hand.ts';
 import { fillHousehold } from './household.ts';
 import { largeStores } from './large.ts';
+import { longLibrary } from './library.ts';
 import { logUnderLoad } from './load.ts';
 import { scaleAlone, typeOnThePage } from './scaling.ts';
 import { readAlone, readMethods, searchAlone, writeOnThePage } from './writing.ts';
@@ -50,6 +52,7 @@ const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, 
 const inStore = await open.db.$count(schema.packState, ne(schema.packState.status, 'empty'));
 console.log(`${made.packs} packs ever, ${inStore} in store, ${made.events} events`);
 note(`Rebuild of the stock from ${made.events.toLocaleString('en-GB')} events`, await five(() => timed(() => rebuild(open))), 1000, 'ms');
+await rebuildCorrected(open, now);
 const packs = packsWhere(open.db, undefined).slice(0, 300);
 note(
   'PDF of 300 labels',
@@ -65,6 +68,7 @@ for (let i = 0; i < 20; i += 1) await ask();
 const answers: number[] = [];
 for (let i = 0; i < 250; i += 1) answers.push(await ask());
 note("Today's API, p95 of 250 requests, 10,000 packs ever, about 400 in store, 50,000 events", p95(answers), 50, 'ms', 1);
+await correctionShows(server.address);
 await inBrowser(server);
 await typeOnThePage(server);
 await writeOnThePage(server);
@@ -73,6 +77,7 @@ await logUnderLoad(server.address);
 await server.stop();
 rmSync(folder, { recursive: true, force: true });
 
+await longLibrary(env);
 await largeStores({ migrations, env, today });
 
 const large = mkdtempSync(path.join(tmpdir(), 'tambo-bench-'));

@@ -58,7 +58,7 @@ function recipe(n: number, lines: number): Revision {
 export async function scaleAlone(): Promise<void> {
   const finder = ingredientFinder(ingredientRows);
   const recipes = Array.from({ length: 1000 }, (_, n) => weighRecipe(recipe(n, 15), finder));
-  const options = { scaleStepG: 1, gear: { equipment: demoEquipment, containers: demoContainers } };
+  const options = { scaleStepG: 1, gear: { equipment: demoEquipment, containers: demoContainers, hotShare: 1 / 3 } };
   let run = 0;
   note(
     'Scale 1,000 recipes of 15 lines, all seven rules, rounding and loads',

@@ -100,6 +100,7 @@ export async function searchAlone(): Promise<void> {
       handsMin: 10 + (i % 60),
       waitMin: i % 200,
       wholeMin: 10 + (i % 260),
+      becomes: { shape: 'tub', count: 6 },
       tags: ['winter'],
       ingredientIds: [],
       holds: holds.map((l) => l.name),

@@ -1,6 +1,6 @@
 import { and, desc, eq, sql } from 'drizzle-orm';
 import { documentTables, readDocument, type DocumentOf, type DocumentTable } from '#core/contract';
-import type { Unreadable } from '#core/queries';
+import type { DeletedThing, Unreadable } from '#core/queries';
 import type { Db } from './open.ts';
 import { change, documents } from './schema.ts';
 
@@ -114,3 +114,23 @@ export const unreadableDocuments = (db: Db): Unreadable[] =>
       return [{ table, id: row.id, why, ...(name !== undefined && { name }), ...(last && { last }) }];
     }),
   );
+
+/** What was taken away and can be brought back, the newest first: pictures and what is written in recipes go with their recipe. */
+export function deletedDocuments(db: Db, most: number): DeletedThing[] {
+  const tables = documentTables.filter((t) => t !== 'picture' && t !== 'recipe_revision' && t !== 'household');
+  return tables
+    .flatMap((table) => {
+      const t = documents[table];
+      return db
+        .select({ id: t.id, text: sql<string>`cast(${t.data} as text)`, version: t.version, at: t.updatedAt })
+        .from(t)
+        .where(eq(t.deleted, true))
+        .all()
+        .flatMap((row): DeletedThing[] => {
+          const { value } = readDocument(table, row.version, parsed(row.text));
+          return value === undefined ? [] : [{ table, id: row.id, at: row.at, name: nameIn(row.text) ?? '', data: value }];
+        });
+    })
+    .toSorted((a, b) => b.at.localeCompare(a.at))
+    .slice(0, most);
+}

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import { and, eq, isNull } from 'drizzle-orm';
 import { ulid } from 'ulid';
-import type { ReferenceTable } from '#core/contract';
+import type { Figures, ReferenceTable } from '#core/contract';
+import { figuresOf } from '#core/kitchen';
 import {
   bagRows,
   blanchRows,
@@ -146,6 +147,23 @@ export function storeId(db: Db): string {
   db.insert(meta).values({ key: 'storeId', value: made }).run();
   return made;
 }
+
+const shippedRow = (table: ReferenceTable, id: string): ReferenceRow | undefined =>
+  (tables[table] as readonly ReferenceRow[]).find((r) => r.id === id);
+
+/** The figures that computations read, from the household's own tables. */
+export function householdFigures(db: Db): Figures {
+  const own = new Map<ReferenceTable, ReadonlyMap<string, ReferenceRow>>();
+  const find = (table: ReferenceTable, id: string): ReferenceRow | undefined => {
+    const rows = own.get(table) ?? new Map((referenceRows(db, table) as ReferenceRow[]).map((r) => [r.id, r]));
+    own.set(table, rows);
+    return rows.get(id);
+  };
+  return figuresOf(find, shippedRow);
+}
+
+/** The figures as they ship. */
+export const shippedFigures = (): Figures => figuresOf(shippedRow, shippedRow);
 
 /** Rows of a reference table as this household sees them: its own edit, else as shipped. */
 export function referenceRows<T extends ReferenceTable>(db: Db, table: T): (T extends keyof RowTypes ? RowTypes[T] : ReferenceRow)[] {

@@ -109,6 +109,7 @@ export const recipe = document('recipe');
 export const recipeRevision = document('recipe_revision');
 export const session = document('session');
 export const picture = document('picture');
+export const recipeList = document('recipe_list');
 export const documents = {
   household,
   eater,
@@ -119,6 +120,7 @@ export const documents = {
   recipe_revision: recipeRevision,
   session,
   picture,
+  recipe_list: recipeList,
 } as const;
 
 /** Derived: which ingredients a revision uses, for search. */

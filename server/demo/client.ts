@@ -13,11 +13,12 @@ export class DemoClient {
   readonly random: Random;
   private counter = 0;
   private last: string;
-  private readonly device = 'tablet';
+  private readonly device: string;
   private readonly db: Db;
 
-  constructor(db: Db, seed: number, from: string) {
+  constructor(db: Db, seed: number, from: string, device = 'tablet') {
     this.db = db;
+    this.device = device;
     this.random = randomFrom(seed);
     this.last = from;
   }

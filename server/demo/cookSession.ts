@@ -58,6 +58,7 @@ function fill(client: DemoClient, at: string, session: Session, batch: BatchView
           lot: batch.lot,
           day: session.day,
           densityGPerMl: batch.yield.densityGPerMl,
+          figures: world.figures,
           scaleStepG: world.household.scaleStepG,
         },
         { code: codes[n - 1] ?? '', container: group.container, portions: group.portionsEach, ml: group.mlEach, n, of },

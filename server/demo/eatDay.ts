@@ -3,7 +3,7 @@ import type { Eater, Meal } from '#core/contract';
 import { demand, instantAt } from '#core/kitchen';
 import { momentOf, sharesOf, statusOf, useFirst, type PackState } from '#core/store';
 import type { Db } from '../db/index.ts';
-import { householdOf, packsInStore } from '../session/index.ts';
+import { householdOf, packsInStore, referenceOf } from '../session/index.ts';
 import type { DemoClient } from './client.ts';
 
 /** Tops quarters off packs in turn until a demand is met. */
@@ -19,7 +19,7 @@ function share(packs: readonly PackState[], quarters: number): { pack: PackState
 /** One day of eating from the store: most dinners, a lunch after a late shift, Pip's cubes, broth now and then. */
 export function eatDay(db: Db, client: DemoClient, eaters: readonly Eater[], day: string, zone: string, pipEats: boolean): void {
   const evening = instantAt(day, '19:20', zone);
-  const at = momentOf(householdOf(db), evening);
+  const at = momentOf(householdOf(db), referenceOf(db).figures, evening);
   const there = demand(eaters, day);
   const stored = (): PackState[] =>
     useFirst(sharesOf(packsInStore(db), at).stock, at)

@@ -6,6 +6,7 @@ import { momentOf, statusOf, useFirst, type PackState } from '#core/store';
 import { allDocuments, schema, type Db } from '../db/index.ts';
 import { householdOf, packsInStore, referenceOf, worldOf } from '../session/index.ts';
 import { DemoClient } from './client.ts';
+import { sayHowMealsWere } from './library.ts';
 import { cookSession, planSession } from './cookSession.ts';
 import { revisionOf } from './dish.ts';
 import { dishes } from './dishes/index.ts';
@@ -24,7 +25,7 @@ export interface DemoOptions {
 /** Puts the next dinners on their evenings, as taps on Eat first do: tonight's is thawed, tomorrow's still frozen, one of last week's never answered. */
 function planEvenings(db: Db, client: DemoClient, today: string, now: string, zone: string): void {
   const eaters = allDocuments(db, 'eater');
-  const meals = useFirst(packsInStore(db), momentOf(householdOf(db), now))
+  const meals = useFirst(packsInStore(db), momentOf(householdOf(db), referenceOf(db).figures, now))
     .map((x) => x.pack)
     .filter((p) => p.kind === 'meal' && statusOf(p) === 'frozen');
   const used = new Set<string>();
@@ -162,6 +163,7 @@ export function makeDemo(db: Db, { now, zone, seed }: DemoOptions): void {
   const list = sessionView(big, [], [], worldOf(db), now).list.flatMap((x) => x.lines);
   for (const line of list.filter((x) => ['spices', 'oils_sauces'].includes(x.aisle)))
     client.log(addMinutes(now, -140), tick({ ...line, sessionId: big.id, seen: big.id }, 'haveIt'));
+  sayHowMealsWere(db, instantAt(start, '06:00', zone), zone, today, [of('quince', 1).recipeId, of('millet', 1).recipeId]);
 }
 
 /** Returning containers whose pack has been eaten. */

@@ -27,13 +27,22 @@ function unknownThings(db: Db, event: TamboEvent): Refusal[] {
       ? []
       : [{ path: 'data.eventId', expected: 'an event that was logged', got: event.data.eventId }];
   if (packTypes.has(event.type)) {
+    // food goes out of a pack only into packs that are there
+    const into = event.type === 'repacked' ? event.data.into.findIndex((id) => !packId.get({ packId: id })) : -1;
+    if (event.type === 'repacked' && into >= 0)
+      return [{ path: `data.into.${into}`, expected: 'a pack that has been filled', got: event.data.into[into] ?? '' }];
     const missing = event.subjects.findIndex((id) => !packId.get({ packId: id }));
     return missing < 0
       ? []
       : [{ path: `subjects.${missing}`, expected: 'a pack that has been filled', got: event.subjects[missing] ?? '' }];
   }
   // what was peeled belongs to an ingredient, in a session or not
-  if (event.type === 'trimmed' || event.type === 'invited') return [];
+  if (event.type === 'trimmed' || event.type === 'invited' || event.type === 'ateOtherwise') return [];
+  if (event.type === 'rated') {
+    const { recipeId, eaterId } = event.data;
+    if (!documentById(db, 'recipe', recipeId)) return [{ path: 'data.recipeId', expected: 'a recipe of this household', got: recipeId }];
+    return documentById(db, 'eater', eaterId) ? [] : [{ path: 'data.eaterId', expected: 'somebody of this household', got: eaterId }];
+  }
   if (event.type === 'atHome') {
     const eaterId = event.subjects[0] ?? '';
     return documentById(db, 'eater', eaterId) ? [] : [{ path: 'subjects.0', expected: 'somebody of this household', got: eaterId }];

@@ -71,7 +71,7 @@ describe('two devices that were apart', () => {
             expect(ids.size).toBe(new Set(all.map((e) => e.id)).size);
             for (const p of stock(one.db).packs) {
               const { sums } = p.changes;
-              const out = sums.eaten + sums.given + sums.discarded + sums.lost - sums.difference;
+              const out = sums.eaten + sums.given + sums.discarded + (sums.repacked ?? 0) + sums.lost - sums.difference;
               const filledWith = all.find((e) => e.type === 'filled' && e.subjects.includes(p.packId));
               const portions = filledWith?.type === 'filled' ? filledWith.data.portions : 0;
               expect(p.left).toBeCloseTo(portions + sums.found + sums.corrected - out, 6);

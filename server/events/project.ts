@@ -1,6 +1,17 @@
 import { and, eq, inArray, or, sql } from 'drizzle-orm';
 import { upcast, versions, type EventData, type EventOf, type TamboEvent } from '#core/contract';
-import { eatenPortions, applyEvent, byOrder, effective, foldChanges, statusOf, wholePack, type PackChanges } from '#core/store';
+import {
+  eatenPortions,
+  applyEvent,
+  byOrder,
+  effective,
+  foldChanges,
+  speaksOf,
+  statusOf,
+  wholePack,
+  withFacts,
+  type PackChanges,
+} from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { statements } from './statements.ts';
 
@@ -29,6 +40,8 @@ const changesOf = ({
   labelled,
   labelSays,
   washed,
+  facts,
+  labelOld,
   sums,
   ended,
 }: PackChanges): PackChanges => ({
@@ -44,6 +57,8 @@ const changesOf = ({
   labelled,
   labelSays,
   washed,
+  facts,
+  labelOld,
   sums,
   ended,
 });
@@ -98,6 +113,18 @@ export function eventsOf(db: Db, subject: string): TamboEvent[] {
     .map((r) => eventFrom(r.event));
 }
 
+/** Events with those of the packs that their food came from or went into. */
+export function aroundOf(db: Db, events: readonly TamboEvent[]): TamboEvent[] {
+  let all = [...events];
+  // what came from it, and what that came from: an act reaches no further
+  for (let round = 0; round < 2; round += 1) {
+    const known = new Set(all.map((e) => e.id));
+    const more = speaksOf(all).flatMap((id) => eventsOf(db, id));
+    all = [...all, ...new Map(more.filter((e) => !known.has(e.id)).map((e) => [e.id, e])).values()];
+  }
+  return all;
+}
+
 /** What was weighed or trimmed, with what was taken back of it. */
 export const yieldEvents = (db: Db, type: 'weighed' | 'trimmed'): TamboEvent[] =>
   db
@@ -119,6 +146,13 @@ export const newestOfTable = (db: Db): number =>
 
 /** What was said of who is at the table, with what was taken back of it. */
 export const tableEvents = (db: Db): TamboEvent[] => db.select().from(schema.event).where(ofTable).all().map(eventFrom);
+
+/** What was said of how dishes are liked, with what was taken back of it. */
+export const ratedEvents = (db: Db): TamboEvent[] => {
+  const rated = db.select().from(schema.event).where(eq(schema.event.stream, 'recipe')).all().map(eventFrom);
+  if (rated.length === 0) return [];
+  return [...rated, ...db.select().from(schema.event).where(eq(schema.event.stream, 'any')).all().map(eventFrom)];
+};
 
 export const eatenRow = (packId: string, filled: FilledBrief, e: EventOf<'eaten'>): EatenRow => ({
   eventId: e.id,
@@ -143,9 +177,10 @@ function refold(db: Db, packId: string): void {
     return;
   }
   const { filled, changes } = pack;
+  const brief = withFacts<FilledBrief>(filled.data, changes.facts);
   const { putPack, addEaten } = statements(db);
-  putPack.run({ ...packRow(packId, filled.id, filled.data, changes, last) });
-  for (const e of effective(events)) if (e.type === 'eaten') addEaten.run({ ...eatenRow(packId, filled.data, e) });
+  putPack.run({ ...packRow(packId, filled.id, brief, changes, last) });
+  for (const e of effective(events)) if (e.type === 'eaten') addEaten.run({ ...eatenRow(packId, brief, e) });
 }
 
 /** Folds anew the packs that late events and undos of a list have touched, each once. */
@@ -169,7 +204,9 @@ export function project(db: Db, event: TamboEvent, late: Set<string>): void {
     }
     const inOrder =
       !row || byOrder({ ...event, instant: row.lastInstant, device: row.lastDevice, counter: row.lastCounter, id: '' }, event) < 0;
-    if (event.type === 'undone' || !inOrder) {
+    // what was eaten of it stands under its name and kind
+    const renamed = event.type === 'corrected' && (event.data.is?.name !== undefined || event.data.is?.kind !== undefined);
+    if (event.type === 'undone' || renamed || !inOrder) {
       late.add(subject);
       continue;
     }

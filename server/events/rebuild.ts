@@ -1,7 +1,7 @@
 import { upcast, versions, type TamboEvent } from '#core/contract';
-import { byOrder, effective, foldChanges } from '#core/store';
+import { byOrder, effective, foldChanges, withFacts } from '#core/store';
 import type { OpenDb } from '../db/index.ts';
-import { eatenRow, packRow, type EatenRow, type PackRow } from './project.ts';
+import { eatenRow, packRow, type EatenRow, type FilledBrief, type PackRow } from './project.ts';
 
 type Sqlite = OpenDb['sqlite'];
 type Cell = string | number | null;
@@ -115,9 +115,10 @@ export function rebuild({ db, sqlite }: Pick<OpenDb, 'db' | 'sqlite'>): { packs:
     const pack = foldChanges(list, packId);
     if (!pack) continue;
     const last = list.reduce((a, b) => (byOrder(a, b) < 0 ? b : a));
-    packs.push(packRow(packId, pack.filled.id, pack.filled.data, pack.changes, last));
+    const brief = withFacts<FilledBrief>(pack.filled.data, pack.changes.facts);
+    packs.push(packRow(packId, pack.filled.id, brief, pack.changes, last));
     if (!list.some((e) => e.type === 'eaten')) continue;
-    for (const e of effective(list)) if (e.type === 'eaten') eaten.push(eatenRow(packId, pack.filled.data, e));
+    for (const e of effective(list)) if (e.type === 'eaten') eaten.push(eatenRow(packId, brief, e));
   }
   db.transaction(() => {
     refill(sqlite, 'pack_state', packColumns, packs);

@@ -199,12 +199,12 @@ async function pack(view: SessionView, batchId: string, when: string): Promise<s
           lot: b.lot,
           day: view.session.day,
           densityGPerMl: b.yield.densityGPerMl,
+          figures: b.heat.figures,
           scaleStepG: 1,
         },
         { code: codes[n - 1]!, container: g.container, portions: g.portionsEach, ml: g.mlEach, n, of: packs },
         packTexts(b.heat, { massG: g.mlEach * b.yield.densityGPerMl, volumeMl: g.mlEach, portions: g.portionsEach }, g.container, {
           equipment: [...equipment],
-          household: household((await get<FrameAnswer>('/frame')).household),
         }),
       );
       if (!data.ok) throw new Error(data.why);

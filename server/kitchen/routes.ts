@@ -4,8 +4,12 @@ import { mostReadChars, referenceTables, refusals, type ReferenceTable } from '#
 import { kitchenAnswer, type LarderAnswer, type ReferenceAnswer } from '#core/queries';
 import { HttpRefusal, answer, answerLater, notFound, param, type Context } from '../http.ts';
 import { readFile } from '../files/reading.ts';
+import { deletedDocuments } from '../db/index.ts';
 import { settingOf } from '../session/index.ts';
 import { larderAnswer, referenceAnswer } from './larder.ts';
+
+/** Things taken away that are listed. */
+const mostDeleted = 200;
 
 const calendarSchema = z.object({ text: z.string().max(mostReadChars), fileName: z.string().max(200) });
 
@@ -18,6 +22,10 @@ export function kitchenRoutes(ctx: Context): Router {
       const { world, records, now } = settingOf(ctx);
       return kitchenAnswer(world, records, now);
     }),
+  );
+  r.get(
+    '/deleted',
+    answer(() => deletedDocuments(ctx.db, mostDeleted)),
   );
   r.get(
     '/larder',

@@ -3,7 +3,18 @@ import { countOf, lifeOf, mayHold, type LifeResult } from '#core/kitchen';
 import { heatClassName } from '#core/pack';
 import { allergenLines, allergenWarnings, drawLines, freezeFlags, massCheck, recipeGaps } from '#core/recipe';
 import { cautionsFor, type CautionPlace } from '#core/safety';
-import { allergensOf, heatBasis, heatRowsOf, learnedFrom, packableOf, packTexts, portionMlOf, sayWarning, type World } from '#core/session';
+import {
+  allergensOf,
+  gearOf,
+  heatBasis,
+  heatRowsOf,
+  learnedFrom,
+  packableOf,
+  packTexts,
+  portionMlOf,
+  sayWarning,
+  type World,
+} from '#core/session';
 import { sharesNow, type RecipeAnswer } from '#core/queries';
 import { momentOf } from '#core/store';
 import { allDocuments, referenceRows } from '../db/index.ts';
@@ -29,7 +40,7 @@ function keepsText(life: LifeResult): string {
 }
 
 /** Everything a recipe draws from, through and through, each once. */
-function drawnFrom(revision: Revision, world: World, seen = new Set<string>([revision.recipeId])): Revision[] {
+export function drawnFrom(revision: Revision, world: World, seen = new Set<string>([revision.recipeId])): Revision[] {
   return drawLines(revision).flatMap((l): Revision[] => {
     const id = l.item.type === 'recipe' ? l.item.id : '';
     const drawn = seen.has(id) ? undefined : world.recipe(id)?.revision;
@@ -63,7 +74,7 @@ const runsShown = 8;
 /** One recipe with all that its page works with while the cook types. */
 export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
   const { world, records, now, today } = settingOf(ctx);
-  const { stock } = sharesNow(world, records, momentOf(world.household, now));
+  const { stock } = sharesNow(world, records, momentOf(world.household, world.figures, now));
   const found = world.recipe(id);
   if (!found) throw notFound('A recipe', id);
   const { recipe, revision } = found;
@@ -100,9 +111,9 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     portionsInStore: stock
       .filter((p) => p.recipeId !== undefined && world.recipe(p.recipeId)?.recipe.id === recipe.id)
       .reduce((s, p) => s + p.left, 0),
-    cautions: cautionsFor(places, world.household.country),
+    cautions: cautionsFor(places, world.household.country, world.figures),
     household: world.household,
-    gear: { equipment: world.equipment, containers: world.containers },
+    gear: gearOf(world),
     eaters: [...world.eaters],
     today,
     ...(runs.length > 0 && { learned: learnedFrom(runs) }),

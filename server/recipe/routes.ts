@@ -1,35 +1,22 @@
 import { Router } from 'express';
 import { z } from 'zod';
-import type { Container, Recipe, Revision } from '#core/contract';
+import type { Container } from '#core/contract';
 import { mostReadChars, refusals } from '#core/contract';
-import { sayMass, sayVolume } from '#core/kitchen';
-import {
-  allergenLines,
-  allergenWarnings,
-  canPlan,
-  draftRecipe,
-  earliest,
-  finished,
-  freezeFlags,
-  inSession,
-  type FreezeFlag,
-  type RecipeDraft,
-} from '#core/recipe';
-import { allergensOf, cubeMlOf, learnedFrom, sayWarning } from '#core/session';
-import { sharesNow, type MeansAnswer, type ReadAnswer, type RecipeBrief } from '#core/queries';
-import { momentOf } from '#core/store';
-import { allDocuments, documentById, referenceRows } from '../db/index.ts';
+import { lifeOf } from '#core/kitchen';
+import { draftRecipe, type RecipeDraft } from '#core/recipe';
+import { cubeMlOf } from '#core/session';
+import { recordAnswer, type LifeChoice, type MeansAnswer, type ReadAnswer, type RecordAnswer } from '#core/queries';
+import { documentById } from '../db/index.ts';
 import { readFile } from '../files/reading.ts';
 import { answer, answerLater, HttpRefusal, notFound, param, type Context } from '../http.ts';
-import { lastMade, referenceOf, settingOf, weighedRuns, worldOf } from '../session/index.ts';
+import { referenceOf, settingOf, worldOf } from '../session/index.ts';
+import { briefs } from './briefs.ts';
 import { recipeAnswer } from './one.ts';
-import { starters } from './starters.ts';
-import { awayRecipes, recipesFile, revisionsAnswer, writeAnswer } from './write.ts';
+import { fitting, starters } from './starters.ts';
+import { awayRecipes, keptRecipes, recipeLists, recipesFile, revisionsAnswer, writeAnswer } from './write.ts';
 
 /** Longer than any name somebody looks for. */
 const mostAsked = 200;
-
-const servingText = (r: Revision): string => (r.serving.unit === 'ml' ? sayVolume(r.serving.amount) : sayMass(r.serving.amount));
 
 /** Cubes are those of the household's own tray. */
 function inOwnTray(draft: RecipeDraft, containers: readonly Container[]): RecipeDraft {
@@ -39,105 +26,7 @@ function inOwnTray(draft: RecipeDraft, containers: readonly Container[]): Recipe
     : { ...draft, revision: { ...draft.revision, cubeMl, serving: { ...draft.revision.serving, amount: cubeMl } } };
 }
 
-/** Portions in store by recipe: what every other page counts, so without what was probably eaten or is past. */
-function inStore(ctx: Context): Map<string, number> {
-  const { world, records, now } = settingOf(ctx);
-  const left = new Map<string, number>();
-  for (const p of sharesNow(world, records, momentOf(world.household, now)).stock)
-    if (p.recipeId !== undefined) {
-      // what was packed of a recipe that is the same as another counts there
-      const id = world.recipe(p.recipeId)?.recipe.id ?? p.recipeId;
-      left.set(id, (left.get(id) ?? 0) + p.left);
-    }
-  return left;
-}
-
-/** How the worst of a dish bears the freezer. */
-const worst = (flags: readonly FreezeFlag[]): RecipeBrief['freezes'] =>
-  flags.some((f) => f.fitness === 'badly' && f.place === 'inside') ? 'badly' : flags.length > 0 ? 'changes' : 'well';
-
-/** Of a recipe that cannot be worked out, its name and why; the others stand beside it as ever. */
-const nameOnly = (recipe: Recipe, error: unknown): RecipeBrief => ({
-  recipe,
-  servings: 0,
-  servingText: '',
-  handsMin: 0,
-  waitMin: 0,
-  wholeMin: 0,
-  tags: [],
-  ingredientIds: [],
-  allergens: [],
-  holds: [],
-  needs: [],
-  notes: '',
-  contains: [],
-  mayContain: [],
-  unchecked: true,
-  containsNames: [],
-  freezes: 'well',
-  portionsInStore: 0,
-  canPlan: false,
-  notFor: [],
-  broken: error instanceof Error ? error.message : String(error),
-});
-
-function briefs(ctx: Context): RecipeBrief[] {
-  const world = worldOf(ctx.db);
-  const made = lastMade(ctx);
-  const runs = weighedRuns(ctx.db);
-  const stored = inStore(ctx);
-  const tables = {
-    textures: new Map(referenceRows(ctx.db, 'texture').map((row) => [row.id, row])),
-    seasonings: new Map(referenceRows(ctx.db, 'seasoning').map((row) => [row.id, row])),
-  };
-  const briefOf = (recipe: Recipe): RecipeBrief | undefined => {
-    const revision = world.revision(recipe.revisionId);
-    if (!revision) return undefined;
-    const day = made.get(recipe.id);
-    const summary = allergensOf(revision, world);
-    const madeMl = finished(revision, revision.servings).ml;
-    return {
-      recipe,
-      servings: revision.servings,
-      servingText: servingText(revision),
-      handsMin: inSession(revision.steps).reduce((s, x) => s + x.handsOnMin, 0),
-      waitMin: inSession(revision.steps).reduce((s, x) => s + (x.moment === 'eve' ? 0 : x.waitMin), 0),
-      wholeMin: Math.round(Math.max(0, ...earliest(revision.steps).map((e) => e.end))),
-      tags: revision.tags,
-      ingredientIds: revision.lines.flatMap((l) => (l.item.type === 'ingredient' ? [l.item.id] : [])),
-      holds: revision.lines.map((l) => l.name),
-      needs: revision.lines.flatMap((l): RecipeBrief['needs'] =>
-        l.moment !== 'batch' || l.item.type === 'unmatched'
-          ? []
-          : [{ id: l.item.id, ...(l.item.type === 'recipe' && { recipe: true as const }) }],
-      ),
-      notes: [revision.note, ...(recipe.notes ?? []).map((n) => n.text)].filter(Boolean).join(' ').slice(0, 600),
-      allergens: allergenLines(summary, world.allergenNames, 'page'),
-      contains: summary.contains,
-      mayContain: [...new Set(summary.check.flatMap((c) => c.mayHold))],
-      unchecked: summary.unmatched.length > 0,
-      containsNames: summary.contains.map((c) => world.allergenNames.get(c) ?? c),
-      ...(madeMl !== undefined && { litres: Number((madeMl / 1000).toFixed(2)) }),
-      freezes: worst(freezeFlags(revision.lines, world.finder, tables)),
-      ...(day && { lastMade: day }),
-      portionsInStore: stored.get(recipe.id) ?? 0,
-      canPlan: canPlan(revision),
-      notFor: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
-      ...(runs.has(recipe.id) && { yieldFactor: Number(learnedFrom(runs.get(recipe.id) ?? []).factor.toFixed(3)) }),
-    };
-  };
-  return allDocuments(ctx.db, 'recipe')
-    .filter((r) => !r.archived)
-    .flatMap((recipe): RecipeBrief[] => {
-      try {
-        const brief = briefOf(recipe);
-        return brief ? [brief] : [];
-      } catch (error) {
-        return [nameOnly(recipe, error)];
-      }
-    })
-    .sort((a, b) => a.recipe.name.localeCompare(b.recipe.name));
-}
+const idsIn = (asked: unknown): string[] => (typeof asked === 'string' ? asked.split(',').filter(Boolean) : []);
 
 const readSchema = z.object({ text: z.string().max(mostReadChars), fileName: z.string().max(200) });
 
@@ -157,7 +46,7 @@ export function recipeRoutes(ctx: Context): Router {
   );
   r.get(
     '/starters',
-    answer(() => starters(ctx.clock.now())),
+    answer(() => fitting(starters(ctx.clock.now()), worldOf(ctx.db))),
   );
   r.get(
     '/recipes/away',
@@ -167,10 +56,17 @@ export function recipeRoutes(ctx: Context): Router {
     '/write',
     answer(() => writeAnswer(ctx)),
   );
+  r.get(
+    '/lists',
+    answer(() => recipeLists(ctx)),
+  );
+  r.get(
+    '/recipes/kept',
+    answer((req) => keptRecipes(ctx, idsIn(req.query.ids))),
+  );
   r.get('/recipes/file/:format', (req, res, next) => {
     try {
-      const ids = typeof req.query.ids === 'string' && req.query.ids ? req.query.ids.split(',') : [];
-      const file = recipesFile(ctx, param(req, 'format'), ids);
+      const file = recipesFile(ctx, param(req, 'format'), idsIn(req.query.ids));
       res.setHeader(
         'Content-Disposition',
         `attachment; filename="${encodeURIComponent(file.name)}"; filename*=UTF-8''${encodeURIComponent(file.name)}`,
@@ -189,6 +85,15 @@ export function recipeRoutes(ctx: Context): Router {
   r.get(
     '/recipes/:id/revisions',
     answer((req) => revisionsAnswer(ctx, param(req, 'id'))),
+  );
+  r.get(
+    '/recipes/:id/record',
+    answer((req): RecordAnswer => {
+      const { world, records, now } = settingOf(ctx);
+      const found = world.recipe(param(req, 'id'));
+      if (!found) throw notFound('A recipe', param(req, 'id'));
+      return recordAnswer(found.recipe.id, world, records, now);
+    }),
   );
   r.get(
     '/recipes/:id',
@@ -234,7 +139,13 @@ export function recipeRoutes(ctx: Context): Router {
   );
   r.get(
     '/lives',
-    answer(() => referenceRows(ctx.db, 'life').map((l) => ({ id: l.id, group: l.group, item: l.item }))),
+    answer((): LifeChoice[] => {
+      const { lives, household } = worldOf(ctx.db);
+      return [...lives.values()].map((l) => {
+        const read = lifeOf([{ rowId: l.id, part: l.item }], lives, household);
+        return { id: l.id, group: l.group, item: l.item, ...(read.ok && { life: read.life }) };
+      });
+    }),
   );
   return r;
 }

@@ -1,11 +1,12 @@
 import { eq, sql } from 'drizzle-orm';
 import { z } from 'zod';
-import type { Recipe, Revision } from '#core/contract';
+import type { Recipe, RecipeList, Revision } from '#core/contract';
 import { toCsv, toJsonLd, toMarkdown, type ReadingContext } from '#core/recipe';
-import type { AwayRecipe, RevisionsAnswer, WriteAnswer } from '#core/queries';
+import type { AwayRecipe, KeptRecipe, RevisionsAnswer, WriteAnswer } from '#core/queries';
 import { allDocuments, documentById, referenceRows, schema } from '../db/index.ts';
 import { HttpRefusal, notFound, type Context } from '../http.ts';
 import { leadsTo, referenceOf, worldOf } from '../session/index.ts';
+import { gearOf } from '#core/session';
 
 /** Recipes in the library, with what they are written as now. */
 function library(ctx: Context): { recipe: Recipe; revision: Revision }[] {
@@ -31,7 +32,8 @@ export function writeAnswer(ctx: Context): WriteAnswer {
     textures: referenceRows(ctx.db, 'texture'),
     seasonings: referenceRows(ctx.db, 'seasoning'),
     household: world.household,
-    gear: { equipment: world.equipment, containers: world.containers },
+    gear: gearOf(world),
+    figures: world.figures,
     eaters: [...world.eaters],
     allergenNames: Object.fromEntries(world.allergenNames),
   };
@@ -54,6 +56,16 @@ export function revisionsAnswer(ctx: Context, id: string): RevisionsAnswer {
     timeZone: worldOf(ctx.db).household.timeZone,
   };
 }
+
+/** Recipes with what they are written as, to change several at once. */
+export const keptRecipes = (ctx: Context, ids: readonly string[]): KeptRecipe[] => {
+  const wanted = new Set(ids);
+  return library(ctx).filter((r) => wanted.has(r.recipe.id));
+};
+
+/** The household's lists, by name; a recipe that was put away stays on its list and comes back with it. */
+export const recipeLists = (ctx: Context): RecipeList[] =>
+  allDocuments(ctx.db, 'recipe_list').toSorted((a, b) => a.name.localeCompare(b.name));
 
 /** Recipes that were put away, or are the same as another. */
 export function awayRecipes(ctx: Context): AwayRecipe[] {

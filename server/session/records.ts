@@ -1,14 +1,14 @@
-import { desc, sql } from 'drizzle-orm';
+import { desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { TamboEvent } from '#core/contract';
 import { addDays } from '#core/kitchen';
-import { type World } from '#core/session';
+import { ateOtherwise, ratingsOf, type AteOtherwise, type Rating, type World } from '#core/session';
 import { recentDays, todayOf, type Records, type EatenEntry } from '#core/queries';
 import { type Snapshot } from '#core/sync';
 import { allDocuments, referenceRows, schema, storeId, unreadableDocuments, type Db } from '../db/index.ts';
 import { openClashes } from '../writes/index.ts';
-import { tableEvents } from '../events/index.ts';
+import { ratedEvents, tableEvents } from '../events/index.ts';
 import type { Context } from '../http.ts';
-import { cachedSince, versionOf } from './cache.ts';
+import { cachedSince, loggedSince, versionOf } from './cache.ts';
 import { dinnerLogged, eatenDays, eventsOfSession, packsOfSession, worldOf } from './world.ts';
 
 /** Meals that the log lists at most. */
@@ -16,8 +16,29 @@ const latelyShown = 24;
 
 function lately(db: Db): EatenEntry[] {
   const t = schema.eatenLog;
-  return db.select().from(t).orderBy(desc(t.day), desc(t.eventId)).limit(latelyShown).all();
+  return db
+    .select({ ...getTableColumns(t), recipeId: schema.packState.recipeId })
+    .from(t)
+    .leftJoin(schema.packState, eq(schema.packState.packId, t.packId))
+    .orderBy(desc(t.day), desc(t.eventId))
+    .limit(latelyShown)
+    .all()
+    .map(({ recipeId, ...e }) => ({ ...e, ...(recipeId !== null && { recipeId }) }));
 }
+
+/** Words on how dishes are liked; read again when one is said or taken back. */
+const ratedNow = (db: Db): readonly TamboEvent[] =>
+  cachedSince<readonly TamboEvent[]>(db, 'rated', (before) =>
+    before && !loggedSince(db, before.version.events, ['rated', 'undone']) ? before.value : ratedEvents(db),
+  );
+
+const otherwiseNow = (db: Db): readonly AteOtherwise[] =>
+  cachedSince<readonly AteOtherwise[]>(db, 'ate otherwise', (before) =>
+    before && !loggedSince(db, before.version.events, ['ateOtherwise', 'undone']) ? before.value : ateOtherwise(tableEvents(db)),
+  );
+
+const ratings = (db: Db): readonly Rating[] =>
+  cachedSince(db, 'ratings', () => ratingsOf(ratedNow(db), (id) => worldOf(db).recipe(id)?.recipe.id ?? id));
 
 /** What the database knows beside the world. */
 export const recordsOf = (db: Db): Records => ({
@@ -32,8 +53,10 @@ export const recordsOf = (db: Db): Records => ({
   eventsOf: (id) => eventsOfSession(db, id),
   packsOf: (id) => packsOfSession(db, id),
   eatenDays: (today) => eatenDays(db, today),
-  dinnerLogged: (day) => dinnerLogged(db, day),
+  ateOtherwise: () => otherwiseNow(db),
+  dinnerLogged: (day) => dinnerLogged(db, day) || otherwiseNow(db).some((m) => m.day === day && m.meal === 'dinner'),
   lately: () => lately(db),
+  ratings: () => ratings(db),
   presets: () => [...referenceRows(db, 'tub'), ...referenceRows(db, 'bag'), ...referenceRows(db, 'pan')],
   cached: (name, make) => cachedSince(db, name, make),
 });
@@ -65,7 +88,7 @@ const newestIds = (db: Db): string[] => [
     .map((r) => r.id),
 ];
 
-/** Words on who is at the table, and what was taken back of them. */
+/** Words of one kind, and what was taken back of them. */
 function wordsOf(events: readonly TamboEvent[]): TamboEvent[] {
   const words = new Set(events.filter((e) => e.type !== 'undone').map((e) => e.id));
   for (const e of events) if (e.type === 'undone' && words.has(e.data.eventId)) words.add(e.id);
@@ -106,6 +129,7 @@ export function snapshotOf(ctx: Context): Snapshot {
     sessionPacks: recent.map((s) => [s.id, [...records.packsOf(s.id)]]),
     eatenDays: [...records.eatenDays(today)],
     lately: [...records.lately()],
+    rated: wordsOf(ratedNow(db)),
     runs: [...world.runs].map(([id, runs]) => [id, [...runs]]),
     times: [...world.times],
     ingredients: [...world.finder.rows],
@@ -113,6 +137,7 @@ export function snapshotOf(ctx: Context): Snapshot {
     materials: referenceRows(db, 'material'),
     reheats: [...world.reheats],
     thaws: [...world.thaws],
+    figures: world.figures,
     presets: [...records.presets()],
     allergenNames: [...world.allergenNames],
     acknowledged: newestIds(db),

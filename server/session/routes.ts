@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { frameAnswer, isSessionPart, sessionPart, sessionsAnswer, todayAnswer } from '#core/queries';
+import { changesAnswer, frameAnswer, isSessionPart, sessionPart, sessionsAnswer, todayAnswer } from '#core/queries';
 import { asksForCopy } from '../files/away.ts';
 import { answer, notFound, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
@@ -48,6 +48,14 @@ export function sessionRoutes(ctx: Context): Router {
       const part = param(req, 'part');
       if (!isSessionPart(part)) throw notFound('A part of a session', part);
       return sessionPart(sessionViewOf(ctx, sessionOf(ctx, param(req, 'id'))), part);
+    }),
+  );
+  // under an address of its own: a page without a connection has no answer to it
+  r.get(
+    '/changes/:id',
+    answer((req) => {
+      const { world, records, now } = settingOf(ctx);
+      return changesAnswer(sessionOf(ctx, param(req, 'id')), world, records, now);
     }),
   );
   return r;

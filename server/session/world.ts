@@ -1,5 +1,5 @@
 import { and, count, eq, gte, inArray, ne, sum } from 'drizzle-orm';
-import type { Eater, Household, Recipe, Revision, TamboEvent } from '#core/contract';
+import type { Eater, Figures, Household, Recipe, Revision, TamboEvent } from '#core/contract';
 import { withForeignNames } from '#core/kitchen/data';
 import {
   isDinnerKind,
@@ -29,7 +29,7 @@ import {
   type World,
 } from '#core/session';
 import type { ContainerUse, PackState } from '#core/store';
-import { allDocuments, documentById, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
+import { allDocuments, documentById, householdFigures, referenceEpoch, referenceRows, schema, type Db } from '../db/index.ts';
 import { eventsOf, newestOfTable, packsWhere, tableEvents, yieldEvents } from '../events/index.ts';
 import { cachedSince, loggedSince, touchedSince } from './cache.ts';
 
@@ -60,6 +60,7 @@ interface Reference {
   materials: Map<string, ReferenceRow>;
   reheats: ReferenceRow[];
   thaws: ReferenceRow[];
+  figures: Figures;
   allergenNames: Map<string, string>;
   epoch: number;
 }
@@ -67,19 +68,6 @@ interface Reference {
 const references = new WeakMap<Db, Reference>();
 /** Revisions never change: each is read once. */
 const revisionsRead = new WeakMap<Db, Map<string, Revision>>();
-
-/** Plain names of the declared allergens. */
-const shortNames: Readonly<Record<string, string>> = {
-  al_gluten: 'gluten',
-  al_treenut: 'nuts',
-  al_soy: 'soya',
-  al_sulphite: 'sulphites',
-  al_egg: 'egg',
-  al_peanut: 'peanut',
-  al_crust: 'crustaceans',
-  al_mollusc: 'molluscs',
-  al_celery: 'celery',
-};
 
 /** Reference tables, read once per database and again when a row was edited. */
 export function referenceOf(db: Db): Reference {
@@ -92,7 +80,8 @@ export function referenceOf(db: Db): Reference {
     materials: new Map(referenceRows(db, 'material').map((r) => [r.id, r])),
     reheats: referenceRows(db, 'reheat'),
     thaws: referenceRows(db, 'thaw'),
-    allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, shortNames[r.id] ?? String(r.allergen)])),
+    figures: householdFigures(db),
+    allergenNames: new Map(referenceRows(db, 'allergen').map((r) => [r.id, String(r.short ?? r.allergen)])),
     epoch,
   };
   references.set(db, made);
@@ -189,7 +178,7 @@ export const eventsOfSession = (db: Db, sessionId: string): readonly TamboEvent[
   });
 
 /** What may fill a container, empty it or wash it. */
-const fillsOrEmpties = ['filled', 'eaten', 'given', 'discarded', 'lost', 'found', 'corrected', 'washed', 'undone'] as const;
+const fillsOrEmpties = ['filled', 'eaten', 'given', 'discarded', 'lost', 'found', 'corrected', 'repacked', 'washed', 'undone'] as const;
 
 /** How the containers are used, counted by the database. */
 const containerUsage = (db: Db): ReadonlyMap<string, ContainerUse> =>
@@ -257,10 +246,10 @@ function readWorld(db: Db): World {
   const own = { ...gear, household: table.household, eaters: table.eaters };
   const revision = (id: string): Revision | undefined => {
     const stored = storedRevision(db, id);
-    return stored && withDensity(stored, runs.get(stored.recipeId), reference.finder, memo);
+    return stored && withDensity(stored, runs.get(stored.recipeId), reference, memo);
   };
   // by the household as it is written: what was said of single meals changes no amount
-  const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder }, memo);
+  const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder, figures: reference.figures }, memo);
   // read again when something is planned or changed, so that a session's minutes stand still while it is cooked
   const times = cachedSince(
     db,

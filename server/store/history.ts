@@ -2,7 +2,7 @@ import type { TamboEvent } from '#core/contract';
 import { desc, inArray, sql } from 'drizzle-orm';
 import { sayEvent } from '#core/session';
 import { type HistoryAnswer } from '#core/queries';
-import { byOrder, undoneIds } from '#core/store';
+import { actOf, byOrder, undoneIds } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
 import { eventFrom } from '../events/index.ts';
 import type { Context } from '../http.ts';
@@ -52,10 +52,34 @@ const oneGoS = 60;
 const ticksOf = (event: TamboEvent): string | undefined =>
   event.type === 'ticked' ? `${event.subjects[0] ?? ''} ${event.data.how} ${event.device}` : undefined;
 
+/** What was packed anew: the entry that tells of the whole act with all of it, and the others with none. */
+function actsAmong(entries: readonly { entry: Entry; event: TamboEvent }[]): Map<string, Entry[]> {
+  const acts = new Map<string, Entry[]>();
+  const events = entries.map((e) => e.event);
+  for (const { event } of entries) {
+    if (event.type !== 'repacked' || acts.has(event.id)) continue;
+    const act = actOf(event, events).map((e) => e.id);
+    for (const id of act) acts.set(id, []);
+    acts.set(
+      event.id,
+      entries.filter((e) => act.includes(e.event.id)).map((e) => e.entry),
+    );
+  }
+  return acts;
+}
+
 /** Things of one list ticked in one go become one entry that opens. */
 function gathered(entries: readonly { entry: Entry; event: TamboEvent; name: string }[]): Entry[] {
+  const acts = actsAmong(entries);
   const out: { entry: Entry; key: string; at: number; name: string; how: string }[] = [];
   for (const { entry, event, name } of entries) {
+    const whole = acts.get(event.id);
+    if (whole !== undefined) {
+      // one act, told once by what it was packed out of
+      if (whole.length > 0)
+        out.push({ entry: { ...entry, within: whole, whole: true }, key: entry.id, at: Date.parse(event.instant), name, how: '' });
+      continue;
+    }
     const last = out.at(-1);
     const key = `${ticksOf(event) ?? entry.id} ${entry.undone ? 'undone' : ''}`;
     const at = Date.parse(event.instant);
@@ -91,13 +115,14 @@ function logged(ctx: Context, limit: number): Entry[] {
       .filter((e) => e.type !== 'undone')
       .map((event) => {
         const [id = ''] = event.subjects;
-        const name = packs.get(id) ?? sessions.get(id) ?? 'something';
+        const name =
+          packs.get(id) ?? sessions.get(id) ?? (event.type === 'rated' ? world.recipe(id)?.recipe.name : undefined) ?? 'something';
         const undoneBy = undoOf.get(event.id);
         const seen = newest.get(event.id);
         const entry: Entry = {
           id: event.id,
           at: event.instant,
-          says: `${packs.has(id) ? '' : `${name}: `}${sayEvent(event, name, eaters, today, world.household.units)}`,
+          says: `${sessions.has(id) ? `${name}: ` : ''}${sayEvent(event, name, eaters, today, world.household.units)}`,
           type: 'event',
           undone: gone.has(event.id),
           ...(undoneBy && { undoneBy }),

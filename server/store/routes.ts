@@ -4,7 +4,7 @@ import { readCode } from '#core/pack';
 import { countAnswer, packAnswer, storeAnswer } from '#core/queries';
 import type { PackState } from '#core/store';
 import { schema, type Db } from '../db/index.ts';
-import { eventsOf, packsWhere } from '../events/index.ts';
+import { aroundOf, eventsOf, packsWhere } from '../events/index.ts';
 import { answer, HttpRefusal, param, type Context } from '../http.ts';
 import { settingOf } from '../session/index.ts';
 import { history } from './history.ts';
@@ -62,7 +62,8 @@ export function storeRoutes(ctx: Context): Router {
     answer((req) => {
       const pack = findPack(ctx.db, param(req, 'key'));
       const { world, now } = settingOf(ctx);
-      return packAnswer(pack, eventsOf(ctx.db, pack.packId), world, now);
+      const events = eventsOf(ctx.db, pack.packId);
+      return packAnswer(pack, events, world, now, aroundOf(ctx.db, events));
     }),
   );
   r.get(

@@ -14,6 +14,7 @@ import { Score } from './Score.tsx';
 import { kindOf, dishOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
 import { useOwnCook } from './useOwnCook.ts';
+import { DoneEarly } from './DoneEarly.tsx';
 import { NowCard } from './NowCard.tsx';
 import { Timers } from './Timers.tsx';
 import { Note } from '../ui/Note.tsx';
@@ -87,6 +88,7 @@ export function CookPage() {
           </Button>
         )}
       </PageHead>
+      <DoneEarly actions={actions} now={now} />
       {view.scheduleError && (
         <Note tone="bad" role="alert">
           {view.scheduleError}
@@ -156,7 +158,11 @@ export function CookPage() {
                 const s = stateOf(t);
                 return (
                   <Box component="li" key={t.id} c={s === 'done' || s === 'skipped' ? 'dimmed' : undefined}>
-                    <Checkbox aria-label={`${t.title}: done`} checked={s === 'done'} onChange={() => actions.done(t)} />
+                    <Checkbox
+                      aria-label={`${t.title}: done`}
+                      checked={s === 'done'}
+                      onChange={() => (s === 'done' ? actions.reopen(t) : actions.done(t))}
+                    />
                     <Text span inherit fw={700} miw={24} c={`var(--kind-${kindOf(view, t)})`}>
                       {i + 1}
                     </Text>
@@ -173,6 +179,17 @@ export function CookPage() {
                           : ''}
                       </Text>
                     </Box>
+                    {(s === 'done' || s === 'skipped') && (
+                      <Anchor
+                        component="button"
+                        type="button"
+                        size="xs"
+                        aria-label={`Take up again: ${t.title}`}
+                        onClick={() => actions.reopen(t)}
+                      >
+                        take up again
+                      </Anchor>
+                    )}
                     <Text span inherit c="dimmed" ta="right">
                       {sayMinutes(t.handsOnMin)}
                       {t.startMin !== undefined && !s ? <b> {at(t.startMin)}</b> : null}
@@ -202,7 +219,7 @@ export function CookPage() {
               </Rows>
             </Card>
           )}
-          <Cautions list={cautionsFor([...hazards, 'cooling'], frame.household.country)} title="While you cook" />
+          <Cautions list={cautionsFor([...hazards, 'cooling'], frame.household.country, frame.figures)} title="While you cook" />
         </Stack>
       )}
     </Page>

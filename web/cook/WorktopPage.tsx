@@ -13,6 +13,8 @@ import { Waiting } from '../ui/ui.tsx';
 import { useWakeLock } from '../ui/useWakeLock.ts';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Bench } from './Bench.tsx';
+import { DoneEarly } from './DoneEarly.tsx';
+import { TakenBack } from './TakenBack.tsx';
 import { useAlarms } from './useAlarms.ts';
 import { useTaskActions } from './taskActions.ts';
 
@@ -41,6 +43,7 @@ export function WorktopPage() {
   const doneAt = view.schedule ? clockOf(addMinutes(now, view.schedule.makespanMin), zone) : undefined;
   return (
     <div className={c.worktop}>
+      <DoneEarly actions={actions} now={now} />
       <VisuallyHidden component="h1">Worktop: {view.session.name}</VisuallyHidden>
       <SimpleGrid component="main" cols={{ base: 1, sm: shown.length }} spacing={0} mih={0}>
         {shown.map((cook) => (
@@ -98,6 +101,7 @@ export function WorktopPage() {
               {alarms.sound ? 'Alarms are on' : 'Turn alarms on'}
             </UnstyledButton>
           )}
+          <TakenBack tasks={view.tasks} actions={actions} className={c.clockact} />
           <Link className={c.clockact} to={`/pack/${id}`}>
             Weigh and pack
           </Link>

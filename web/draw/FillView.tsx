@@ -1,7 +1,7 @@
 import { Group, Stack, Text, VisuallyHidden } from '@mantine/core';
 import type { Container } from '#core/contract';
 import { countOf, sayPortions } from '#core/kitchen';
-import { fillLimitMl, thicknessMm, type PackGroup } from '#core/pack';
+import { fillLimitMl, thicknessMm, type FillFigures, type PackGroup } from '#core/pack';
 import { portionName } from '#core/session';
 import { useMeasures } from '../sync/measures.ts';
 
@@ -40,11 +40,13 @@ export function FillView({
   kind,
   densityGPerMl,
   cubes,
+  figures,
 }: {
   groups: readonly PackGroup[];
   kind: string;
   densityGPerMl: number | undefined;
   cubes: boolean;
+  figures: FillFigures;
 }) {
   const { sayMass, sayVolume } = useMeasures();
   const tallest = Math.max(...groups.map((g) => g.container.heightMm));
@@ -94,8 +96,8 @@ export function FillView({
               {cubes
                 ? 'Loose frozen cubes; press the air out.'
                 : c.shape === 'bag'
-                  ? `Press it flat, about ${Math.round(thick)} mm; at most ${sayVolume(Math.round(fillLimitMl(c)))} go in.`
-                  : `To the red line, ${Math.round(thick)} mm high: ${Math.round(room ?? 0)} mm stay for the ice (at most ${sayVolume(Math.round(fillLimitMl(c)))}).`}
+                  ? `Press it flat, about ${Math.round(thick)} mm; at most ${sayVolume(Math.round(fillLimitMl(c, figures)))} go in.`
+                  : `To the red line, ${Math.round(thick)} mm high: ${Math.round(room ?? 0)} mm stay for the ice (at most ${sayVolume(Math.round(fillLimitMl(c, figures)))}).`}
             </Text>
           </div>
         );

@@ -1,7 +1,7 @@
 import type { Step } from '#core/contract';
 import { earliest, workFacts, type EarlyStep } from '#core/recipe';
-import { coolingLimits } from '#core/cook';
 import { sayMinutes } from '#core/kitchen';
+import { useFrameQuery } from '../sync/api.ts';
 
 const rowHeight = 62;
 const top = 26;
@@ -18,6 +18,7 @@ const clip = (text: string, room: number): string => {
 
 /** Steps over time at their earliest: solid is hands, pale minds itself; lines show what waits for what. */
 export function MethodTime({ steps, onChoose }: { steps: readonly Step[]; onChoose?: (id: string) => void }) {
+  const cooling = useFrameQuery().data?.figures;
   const early = earliest(steps);
   const total = Math.max(10, ...early.map((e) => e.end));
   const tick = tickOf(total);
@@ -78,16 +79,16 @@ export function MethodTime({ steps, onChoose }: { steps: readonly Step[]; onChoo
               />
             )}
             <rect x={x(e.start)} y={y(e)} width={Math.max(7, x(e.handsEnd) - x(e.start))} height="28" rx="6" fill={colour} />
-            {cold && (
+            {cold && cooling && (
               <g>
                 <path
-                  d={`M${x(e.start)} ${y(e) + 34}v6H${Math.min(width - 4, x(e.start + coolingLimits.to21Min))}v-6`}
+                  d={`M${x(e.start)} ${y(e) + 34}v6H${Math.min(width - 4, x(e.start + cooling.cool21))}v-6`}
                   fill="none"
                   stroke="var(--tomato)"
                   strokeWidth="2"
                 />
                 <text x={Math.min(x(e.start), width - 240)} y={y(e) + 55} fontSize="13" fill="var(--tomato)">
-                  off the heat to 21 °C: {coolingLimits.to21Min / 60} h at most
+                  off the heat to 21 °C: {sayMinutes(cooling.cool21)} at most
                 </text>
               </g>
             )}

@@ -9,7 +9,7 @@ export function CatchUp({ data, onLog }: { data: EatAnswer; onLog: (day: string)
     <Card aria-label="Forgot to log">
       <Title order={2}>Forgot to log?</Title>
       <Text c="dimmed" fz={15} mb={8}>
-        Nothing is written down for these evenings. If dinner was fresh or out, leave them.
+        Nothing is written down for these evenings. What was fresh or out can be said too, and is not asked again.
       </Text>
       <Group gap={8} className="chips wrapchips">
         {data.quiet.toReversed().map((day) => (

@@ -2,31 +2,37 @@ import { Anchor, Box, Button, Card, Skeleton, Stack, Text, Title } from '@mantin
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
+import { otherwise } from '#core/session';
 import { useEatQuery, useFrameQuery } from '../sync/api.ts';
+import { useCommands } from '../sync/commands.ts';
 import { DueTag, NotFor, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ColdLine } from '../store/ColdLine.tsx';
 import { amountOf } from '../ui/packWords.ts';
 import { CatchUp } from './CatchUp.tsx';
-import { LogMeal } from './LogMeal.tsx';
+import { ChangeMeal, LogMeal } from './LogMeal.tsx';
 import { PastCard } from './PastCard.tsx';
 import { EatFirst } from './EatFirst.tsx';
 import { Table } from './Evenings.tsx';
 import { Settle } from './Settle.tsx';
 import { SupplyCard } from './SupplyCard.tsx';
 import { useAfterPaint } from '../ui/useAfterPaint.ts';
+import { useEver } from '../ui/useEver.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
 /** As high as the chart that takes its place. */
 const chartHeight = 240;
+const HowWasIt = lazy(() => import('./HowWasIt.tsx'));
 const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
 
 /** Eat: the evenings ahead, what to eat first, who ate what, how long it lasts. */
 export function EatPage() {
   const { data, error, refetch } = useEatQuery();
   const frame = useFrameQuery().data;
+  const asks = useEver((data?.howWasIt.length ?? 0) > 0);
   const painted = useAfterPaint();
+  const { undo } = useCommands();
   const [params, setParams] = useSearchParams();
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const logging = params.get('log');
@@ -64,6 +70,11 @@ export function EatPage() {
         <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
         <Settle data={data} onChanged={(packId, day) => setLog(packId, day)} />
         <Table data={data} />
+        {asks && (
+          <Suspense>
+            <HowWasIt asked={data.howWasIt} today={data.today} />
+          </Suspense>
+        )}
         <Columns parts={[data.supplies.dinners, data.supplies.baby, data.supplies.broth].flatMap((x) => (x ? [1] : []))}>
           <SupplyCard today={data.today} supply={data.supplies.dinners} mark="meal" name="Dinners" />
           {data.supplies.baby && (
@@ -112,6 +123,25 @@ export function EatPage() {
             <Card aria-label="Lately">
               <Title order={2}>Lately</Title>
               <Rows>
+                {data.otherwise.map((m) => (
+                  <li key={m.eventId} data-tight>
+                    <Text span size="xs" c="dimmed" w={76}>
+                      {sayNear(m.day, data.today)}
+                    </Text>
+                    <Box className="grow">
+                      {m.meal}, {otherwise[m.how]}
+                    </Box>
+                    <Anchor
+                      component="button"
+                      size="xs"
+                      type="button"
+                      aria-label={`Take back: ${m.meal} ${sayNear(m.day, data.today)}`}
+                      onClick={() => void undo({ kind: 'events', events: [{ id: m.eventId, subjects: [data.householdId] }] })}
+                    >
+                      take back
+                    </Anchor>
+                  </li>
+                ))}
                 {data.recent.slice(0, 8).map((r) => (
                   <li key={r.eventId} data-tight>
                     <Text span size="xs" c="dimmed" w={76}>
@@ -123,6 +153,15 @@ export function EatPage() {
                         {r.who || sayPortions(r.portions)}
                       </Text>
                     </Box>
+                    <Anchor
+                      component="button"
+                      size="xs"
+                      type="button"
+                      aria-label={`Change: ${r.name}, ${sayNear(r.day, data.today)}`}
+                      onClick={() => setParams({ change: r.eventId }, { replace: true })}
+                    >
+                      change
+                    </Anchor>
                   </li>
                 ))}
               </Rows>
@@ -133,6 +172,14 @@ export function EatPage() {
           </Stack>
         </Columns>
       </Stack>
+      {params.get('change') && (
+        <ChangeMeal
+          key={params.get('change')}
+          data={data}
+          eventId={params.get('change') ?? ''}
+          onClose={() => setParams({}, { replace: true })}
+        />
+      )}
       {logging !== null && <LogMeal data={data} what={logging} day={params.get('day') ?? undefined} onClose={() => setLog(null)} />}
     </Page>
   );

@@ -1,128 +1,133 @@
-import { Box, Button, Group, Modal, NativeSelect, Text, TextInput, Title } from '@mantine/core';
+import { Anchor, Button, Group, Modal, Stack, Text } from '@mantine/core';
 import { useState } from 'react';
-import { z } from 'zod';
-import { eat } from '#core/commands';
-import { daySchema, mealSchema, type Meal } from '#core/contract';
-import { addDays, countOf, sayNear, sayPortions } from '#core/kitchen';
-import { dealShares, usualHelpings, usualRest } from '#core/eat';
-import { portionName } from '#core/session';
-import { type EatAnswer, type PackBrief } from '#core/queries';
-import { eatenPortions, pilesOf } from '#core/store';
+import { eatOtherwise, takeBack } from '#core/commands';
+import type { Meal } from '#core/contract';
+import { countOf, sayNear, sayPortions } from '#core/kitchen';
+import { otherwise } from '#core/session';
+import type { EatAnswer, PackBrief } from '#core/queries';
+import { usualRest } from '#core/eat';
+import { usePackQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { useHalfMade } from '../form/useHalfMade.ts';
-import { useOnce } from '../ui/useOnce.ts';
-import { NotFor, Stepper } from '../ui/ui.tsx';
-import { KindMark } from '../draw/KindMark.tsx';
-import { amountOf, datedAs } from '../ui/packWords.ts';
+import { DayField } from '../ui/DayField.tsx';
 import { Note } from '../ui/Note.tsx';
-import { Rows } from '../ui/Rows.tsx';
-import { Columns } from '../ui/Columns.tsx';
+import { useOnce } from '../ui/useOnce.ts';
+import { DishHelpings } from './DishHelpings.tsx';
+import { PackPicker } from './PackPicker.tsx';
+import { dishSaid, dishSums, mealActs, mealSaidSchema, type DishSaid, type MealSaid } from './mealSaid.ts';
 
 const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 
-/** Codes of a dish that are offered at once; typing one finds the others. */
-const mostCodes = 6;
-
-/** Who ate how much of it, when, and where the rest goes. */
-const saidSchema = z.object({
-  day: daySchema,
-  meal: mealSchema,
-  eaten: z.record(z.string(), z.number()),
-  guests: z.number(),
-  rest: z.enum(['fridge', 'freezer', 'binned']),
-});
+interface Changing {
+  eventId: string;
+  packId: string;
+  /** As it was written down. */
+  said: MealSaid;
+}
 
 function Form({
   data,
-  packs,
+  start,
+  all,
   asked,
+  changing,
   onClose,
-  onBack,
 }: {
   data: EatAnswer;
-  packs: readonly PackBrief[];
+  /** The first dish's packs. */
+  start: readonly PackBrief[];
+  /** Everything that can be eaten. */
+  all: readonly PackBrief[];
   /** The evening it is for, when that is what was tapped. */
   asked: string | undefined;
+  changing?: Changing;
   onClose: () => void;
-  onBack: () => void;
 }) {
   const { log } = useCommands();
-  const planned = packs[0]?.planned?.day;
-  const [initial] = useState(() => {
+  const { busy, once } = useOnce();
+  const guestsOn = (day: string): number => data.evenings.find((e) => e.day === day)?.guests ?? 0;
+  const [initial] = useState((): MealSaid => {
+    if (changing) return changing.said;
+    const planned = start[0]?.planned?.day;
     const day = asked ?? (planned !== undefined && planned < data.today ? planned : data.today);
-    return {
-      day,
-      meal: 'dinner' as Meal,
-      eaten: Object.fromEntries(usualHelpings(packs, data.eaters, day)),
-      guests: data.evenings.find((e) => e.day === day)?.guests ?? 0,
-      rest: usualRest(packs[0]?.kind),
-    };
+    return { day, meal: 'dinner', dishes: start.length > 0 ? [dishSaid(start, data.eaters, day, guestsOn(day))] : [] };
   });
   const [said, say, half] = useHalfMade({
-    key: `meal ${packs.map((p) => p.packId).join(' ')}`,
-    name: `Who ate ${packs[0]?.name ?? 'what'}`,
-    path: `/eat?log=${packs.map((p) => p.packId).join(',')}`,
+    key: changing ? `meal changed ${changing.eventId}` : `meal ${start.map((p) => p.packId).join(' ') || 'of any pack'}`,
+    name: `Who ate ${start[0]?.name ?? 'what'}`,
+    path: changing ? `/eat?change=${changing.eventId}` : `/eat?log=${start.map((p) => p.packId).join(',') || '1'}`,
     initial,
-    schema: saidSchema,
+    schema: mealSaidSchema,
   });
-  const { day, meal, eaten, guests, rest } = said;
-  const { busy, once } = useOnce();
-  const first = packs[0];
-  if (!first) return null;
-  const held = packs.reduce((s, p) => s + p.left, 0);
-  const total = Object.values(eaten).reduce((s, n) => s + n, 0) + guests;
-  const over = total > held + 1e-9;
-  const stays = Math.max(0, held - total);
-  const step = first.kind === 'puree' || first.kind === 'aromatic' || first.kind === 'bread' ? 1 : 0.25;
-  const warned = [...new Set(packs.flatMap((p) => p.notFor))];
+  /** Which dish another pack is being chosen for; `new` for one more. */
+  const [picking, setPicking] = useState<number | 'new' | undefined>(start.length === 0 ? 'new' : undefined);
+  const { day, meal, dishes } = said;
+  const known = new Map([...all, ...start].map((p) => [p.packId, p]));
+  const packsOf = (d: DishSaid): PackBrief[] => d.packIds.flatMap((id) => known.get(id) ?? []);
+  const sums = dishes.map((d) => dishSums(packsOf(d), d));
+  const acts = mealActs(said, (id) => known.get(id));
+  const future = day > data.today;
+  const take = (p: PackBrief): void => {
+    // packs of one dish that stand out for tonight go together
+    const tonight = (data.evenings[0]?.packs ?? []).filter((t) => t.recipeId === p.recipeId && t.recipeId !== undefined && t.dinner);
+    const packs = picking === 'new' && tonight.some((t) => t.packId === p.packId) ? tonight : [p];
+    const dish = dishSaid(packs, data.eaters, day, dishes.length === 0 ? guestsOn(day) : 0);
+    say({ ...said, dishes: picking === 'new' ? [...dishes, dish] : dishes.map((d, i) => (i === picking ? dish : d)) });
+    setPicking(undefined);
+  };
   const save = async (): Promise<void> => {
-    const dealt = dealShares(
-      packs,
-      data.eaters.map((e) => ({ eaterId: e.id, portions: eaten[e.id] ?? 0 })).filter((s) => s.portions > 0),
-      guests,
+    const names = dishes.map((d) => packsOf(d)[0]?.name ?? '').filter(Boolean);
+    const total = sums.reduce((s, x) => s + x.total, 0);
+    const before = changing ? [takeBack({ id: changing.eventId, subjects: [changing.packId] })] : [];
+    await log(
+      [...before, ...acts],
+      `${names[0] ?? 'Nothing'}${names.length > 1 ? ` and ${countOf(names.length - 1, 'more dish', 'more dishes')}` : ''}: ${sayPortions(total)} eaten`,
     );
-    const acts = dealt.flatMap((d) => {
-      const taken = eatenPortions(d);
-      const pack = packs.find((p) => p.packId === d.packId);
-      return pack && (taken > 0 || rest === 'binned')
-        ? [eat(pack, { day, meal, shares: d.shares, guests: d.guests, rest: d.left > 0 ? rest : 'none' })]
-        : [];
-    });
-    if (acts.length > 0) await log(acts, `${first.name}: ${sayPortions(total)} eaten`);
     half?.drop();
     onClose();
   };
+  const fromElsewhere = async (how: 'fresh' | 'out' | 'none'): Promise<void> => {
+    await log(
+      [eatOtherwise(data.householdId, day, how, data.otherwise.find((m) => m.day === day && m.meal === meal)?.eventId ?? '', meal)],
+      `${meal} ${sayNear(day, data.today)}: ${otherwise[how]}`,
+    );
+    half?.drop();
+    onClose();
+  };
+  if (picking !== undefined) {
+    const taken = new Set(dishes.flatMap((d, i) => (i === picking ? [] : d.packIds)));
+    return (
+      <Stack>
+        {dishes.length > 0 && (
+          <Anchor component="button" type="button" onClick={() => setPicking(undefined)}>
+            Back to the meal
+          </Anchor>
+        )}
+        <PackPicker packs={all.filter((p) => !taken.has(p.packId))} onTake={take} />
+        {dishes.length === 0 && (
+          <Group gap={8} role="group" aria-label="Or from elsewhere">
+            <Text>Or it was</Text>
+            {(['fresh', 'out', 'none'] as const).map((how) => (
+              <Button key={how} variant="chip" onClick={() => void fromElsewhere(how)}>
+                {how === 'none' ? 'no dinner at all' : otherwise[how]}
+              </Button>
+            ))}
+          </Group>
+        )}
+      </Stack>
+    );
+  }
   return (
     <>
-      <Group wrap="nowrap" mb={12}>
-        <KindMark kind={first.kind} size={34} />
-        <Box className="grow">
-          <Title order={2} m={0}>
-            {first.name}
-          </Title>
-          <Text component="div" c="dimmed" fz={15}>
-            {packs.map((p) => p.code).join(', ')}: {sayPortions(held)} {portionName(first.kind, held)}, {datedAs(first)}
-          </Text>
-        </Box>
-        <Button variant="outline" size="sm" onClick={onBack}>
-          Another pack
-        </Button>
-      </Group>
-      <NotFor says={warned} />
-      {first.cold === 'thawing' && <Note tone="warn">It is still thawing: some ice may be left. Heat it by the minutes from frozen.</Note>}
-      <Group mb={12}>
-        <Group wrap="nowrap" component="label" gap={8}>
-          Day{' '}
-          <NativeSelect value={day} onChange={(e) => say({ ...said, day: e.currentTarget.value })}>
-            {[0, -1, -2, -3, -4, -5, -6]
-              .map((n) => addDays(data.today, n))
-              .map((d) => (
-                <option key={d} value={d}>
-                  {sayNear(d, data.today)}
-                </option>
-              ))}
-          </NativeSelect>
-        </Group>
+      <Group mb={12} align="flex-end">
+        <DayField
+          label="Day"
+          year="last"
+          clearable={false}
+          value={day}
+          error={future ? 'Not eaten yet' : undefined}
+          onChange={(next) => next && say({ ...said, day: next }, 'day')}
+        />
         <Group gap={8} className="chips" role="group" aria-label="Meal">
           {meals.map((m) => (
             <Button variant="chip" key={m} aria-pressed={m === meal} onClick={() => say({ ...said, meal: m })}>
@@ -131,139 +136,102 @@ function Form({
           ))}
         </Group>
       </Group>
-      <Columns parts={[1, 1]} gap={10}>
-        {data.eaters.map((e) => (
-          <Note
-            bg={(eaten[e.id] ?? 0) > 0 ? 'var(--pale)' : 'var(--card)'}
-            key={e.id}
-            style={{ justifyContent: 'space-between', border: '1.5px solid var(--rim-soft)' }}
-          >
-            <Group wrap="nowrap">
-              <b>{e.name}</b>
-              <Stepper
-                label={e.name}
-                value={eaten[e.id] ?? 0}
-                step={step}
-                say={sayPortions}
-                onChange={(n) => say({ ...said, eaten: { ...eaten, [e.id]: n } }, e.id)}
-              />
-            </Group>
-          </Note>
+      <Stack gap={20}>
+        {dishes.map((d, i) => (
+          <DishHelpings
+            key={d.packIds.join()}
+            packs={packsOf(d)}
+            dish={d}
+            eaters={data.eaters}
+            say={(next, field) => say({ ...said, dishes: dishes.map((x, k) => (k === i ? next : x)) }, field && `${i} ${field}`)}
+            onOther={() => setPicking(i)}
+            onRemove={dishes.length > 1 ? () => say({ ...said, dishes: dishes.filter((_, k) => k !== i) }) : undefined}
+          />
         ))}
-        <Note bg="var(--card)" style={{ justifyContent: 'space-between', border: '1.5px solid var(--rim-soft)' }}>
-          <Group wrap="nowrap">
-            <span>Guests</span>
-            <Stepper label="Guests" value={guests} step={step} say={sayPortions} onChange={(n) => say({ ...said, guests: n }, 'guests')} />
-          </Group>
-        </Note>
-      </Columns>
-      {over && (
-        <Note tone="warn" mt={12} role="alert">
-          That is {sayPortions(total - held)} more than these packs hold. Take some off, or add another pack of it from the store.
-        </Note>
-      )}
-      {stays > 0 && !over && (
-        <Note tone="good" mt={12}>
-          <Group>
-            <Text className="grow" span inherit>
-              <b>
-                {sayPortions(stays)} {portionName(first.kind, stays)}
-              </b>{' '}
-              {stays === 1 ? 'stays' : 'stay'}: where?
-            </Text>
-            {(['fridge', 'freezer', 'binned'] as const).map((r) => (
-              <Button variant="chip" key={r} aria-pressed={rest === r} onClick={() => say({ ...said, rest: r })}>
-                {r === 'binned' ? 'binned' : `in the ${r}`}
-              </Button>
-            ))}
-          </Group>
-          {rest === 'fridge' && <Box mt={6}>A fridge clock starts now; it then comes first in Eat first.</Box>}
-          {rest === 'freezer' && first.status === 'fridge' && (
-            <Box mt={6}>It has thawed: freezing it again is not advised. Take this only when the rest was still frozen.</Box>
-          )}
-        </Note>
-      )}
+      </Stack>
       <Group wrap="nowrap" mt={16} pos="sticky" bottom={0} py={10} bg="var(--card)">
-        <Button className="grow" size="lg" disabled={busy || over || (total === 0 && rest !== 'binned')} onClick={() => once(save)}>
-          Log it
+        <Button
+          className="grow"
+          size="lg"
+          disabled={busy || future || sums.some((x) => x.over) || acts.length === 0}
+          onClick={() => once(save)}
+        >
+          {changing ? 'Keep it so' : 'Log it'}
+        </Button>
+        <Button variant="outline" size="lg" onClick={() => setPicking('new')}>
+          And another dish
         </Button>
       </Group>
     </>
   );
 }
 
-/** Who ate what: a pack (or tonight's dish), quarters for each eater, where the rest goes. */
+const Sheet = ({ title, onClose, children }: { title: string; onClose: () => void; children: React.ReactNode }) => (
+  <Modal
+    opened
+    onClose={onClose}
+    title={
+      <Text span variant="mid">
+        {title}
+      </Text>
+    }
+    size={640}
+    closeButtonProps={{ 'aria-label': 'Close' }}
+  >
+    {children}
+  </Modal>
+);
+
+/** Who ate what: dish by dish, quarters for each eater, where the rest goes. */
 export function LogMeal({ data, what, day, onClose }: { data: EatAnswer; what: string; day?: string | undefined; onClose: () => void }) {
   const all = [...data.fridge, ...data.eatFirst, ...data.probable, ...data.past];
   const tonight = data.evenings[0]?.packs.filter((p) => p.dinner && p.firstEvening <= data.today) ?? [];
   const start =
     what === 'tonight' ? tonight.filter((p) => p.recipeId === tonight[0]?.recipeId) : all.filter((p) => what.split(',').includes(p.packId));
-  const [packs, setPacks] = useState<readonly PackBrief[]>(start);
-  const [q, setQ] = useState('');
-  const found = all.filter((p) => `${p.name} ${p.code}`.toLowerCase().includes(q.toLowerCase()));
-  const take = (p: PackBrief): void => {
-    const sameDish = tonight.filter((t) => t.recipeId === p.recipeId);
-    setPacks(sameDish.some((t) => t.packId === p.packId) ? sameDish : [p]);
-  };
   return (
-    <Modal
-      opened
-      onClose={onClose}
-      title={
-        <Text span variant="mid">
-          Who ate what?
-        </Text>
-      }
-      size={640}
-      closeButtonProps={{ 'aria-label': 'Close' }}
-    >
-      {packs.length > 0 ? (
-        <Form key={packs.map((p) => p.packId).join()} data={data} packs={packs} asked={day} onClose={onClose} onBack={() => setPacks([])} />
+    <Sheet title="Who ate what?" onClose={onClose}>
+      <Form data={data} start={start} all={all} asked={day} onClose={onClose} />
+    </Sheet>
+  );
+}
+
+/** A meal that was logged wrong: who, how much, which pack, which day. What was logged stays in History as what it was. */
+export function ChangeMeal({ data, eventId, onClose }: { data: EatAnswer; eventId: string; onClose: () => void }) {
+  const entry = data.recent.find((r) => r.eventId === eventId);
+  const { data: found } = usePackQuery(entry?.packId ?? '', { skip: !entry });
+  if (!entry) return null;
+  // as it stood before that meal
+  const pack = found && { ...found.brief, left: found.brief.left + entry.portions };
+  const all = [...data.fridge, ...data.eatFirst, ...data.probable, ...data.past].filter((p) => p.packId !== entry.packId);
+  return (
+    <Sheet title="What was it really?" onClose={onClose}>
+      {pack ? (
+        <Form
+          data={data}
+          start={[pack]}
+          all={all}
+          asked={undefined}
+          changing={{
+            eventId,
+            packId: entry.packId,
+            said: {
+              day: entry.day,
+              meal: entry.meal,
+              dishes: [
+                {
+                  packIds: [entry.packId],
+                  eaten: Object.fromEntries(entry.shares.map((s) => [s.eaterId, s.portions])),
+                  guests: entry.guests,
+                  rest: usualRest(pack.kind),
+                },
+              ],
+            },
+          }}
+          onClose={onClose}
+        />
       ) : (
-        <>
-          <TextInput
-            w="100%"
-            mb={10}
-            type="search"
-            data-autofocus
-            placeholder="Name, or the code on the lid"
-            aria-label="Which pack"
-            value={q}
-            onChange={(e) => setQ(e.currentTarget.value)}
-          />
-          {found.length === 0 ? (
-            <Note tone="warn">Nothing of that name or code is in store. {q && `“${q}” is kept; check the lid.`}</Note>
-          ) : (
-            <Rows mah={420} tabIndex={0} aria-label="Packs">
-              {pilesOf(found, 'dish').map((pile) => (
-                <li key={pile.key}>
-                  <KindMark kind={pile.kind} size={24} />
-                  <Box className="grow">
-                    <b>{pile.name}</b>
-                    <Text size="xs" c="dimmed">
-                      {countOf(pile.packs.length, 'pack')}, {sayPortions(pile.left)} {portionName(pile.kind, pile.left)}
-                    </Text>
-                  </Box>
-                  <Group gap={6} justify="flex-end" maw={300}>
-                    {pile.packs.slice(0, mostCodes).map((p, i) => (
-                      <Button
-                        key={p.packId}
-                        variant={i === 0 ? 'outline' : 'chip'}
-                        size="sm"
-                        aria-label={`${p.name} ${p.code}, ${amountOf(p)}${p.status === 'fridge' ? ', in the fridge' : ''}`}
-                        onClick={() => take(p)}
-                      >
-                        {p.code}
-                        {p.status === 'fridge' ? ', fridge' : ''}
-                      </Button>
-                    ))}
-                  </Group>
-                </li>
-              ))}
-            </Rows>
-          )}
-        </>
+        <Note>One moment: looking for the pack.</Note>
       )}
-    </Modal>
+    </Sheet>
   );
 }

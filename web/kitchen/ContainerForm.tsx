@@ -1,11 +1,16 @@
-import { Anchor, Group, Text } from '@mantine/core';
+import { Anchor, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
-import { containerSchema, typedOf, type Container } from '#core/contract';
+import { containerSchema, readForm, typedOf, type Container, type Figures, type Typed } from '#core/contract';
 import type { ReferenceRow } from '#core/kitchen';
 import { ScaleReader } from '../devices/ScaleReader.tsx';
 import { Field, FieldGroup, Pick, Toggle } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
+import { countOf } from '#core/kitchen';
+import { useKitchenQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
+import { Asks } from '../ui/Asks.tsx';
+import { headspaceOf } from '#core/pack';
+import { useMeasures } from '../sync/measures.ts';
 import { fromPreset } from './presets.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
@@ -88,18 +93,40 @@ function Bears({ row }: { row: ReferenceRow | undefined }) {
   );
 }
 
+/** What the table of headspace leaves free under a lid of this shape and size. */
+function Headspace({ typed, figures, onTake }: { typed: Typed<Container>; figures: Figures; onTake: (ml: number) => void }) {
+  const { sayVolume } = useMeasures();
+  const read = readForm(containerSchema, { ...typed, id: 'x', name: 'x' });
+  const found = read.ok ? headspaceOf(read.value, figures) : undefined;
+  if (!read.ok || !found) return null;
+  return (
+    <Text size="xs" c="dimmed">
+      The table of headspace leaves {found.mm}&nbsp;mm under the lid for food that runs: about {sayVolume(found.ml)} go in (NCHFP).{' '}
+      {found.ml !== read.value.fillMl && (
+        <Anchor component="button" type="button" size="xs" onClick={() => onTake(found.ml)}>
+          fill to that
+        </Anchor>
+      )}
+    </Text>
+  );
+}
+
 /** A container: one tap from a common one, then how many; every figure may be corrected. */
 export function ContainerForm({
   container,
   presets,
   materials: bears,
+  figures,
   onClose,
 }: {
   container: Container | undefined;
   presets: readonly ReferenceRow[];
   materials: Readonly<Record<string, ReferenceRow>>;
+  figures: Figures;
   onClose: () => void;
 }) {
+  const holding = useKitchenQuery().data?.containers.find((c) => c.container.id === container?.id)?.holding ?? 0;
+  const [asking, setAsking] = useState<{ go: () => void }>();
   const { form, remove } = useDocumentForm({
     table: 'container',
     tab: 'containers',
@@ -114,11 +141,22 @@ export function ContainerForm({
     }),
     says: (c) => `${c.name}: ${c.owned}`,
     goneSays: (name) => `${name} is gone`,
+    first: (after, go) => {
+      if (after !== null || holding === 0) go();
+      else setAsking({ go });
+    },
     onClose,
   });
   const { values, field, set } = form;
   const [reading, setReading] = useState(false);
   const cells = celled.has(values.shape);
+  if (asking)
+    return (
+      <Asks title={`${countOf(holding, 'pack')} ${holding === 1 ? 'is' : 'are'} in it`} onLeave={() => setAsking(undefined)}>
+        <Text mb={12}>They stay as they are, in a container without a name. It comes back whole from Taken away.</Text>
+        <Button onClick={asking.go}>Take it away all the same</Button>
+      </Asks>
+    );
   return (
     <FormSheet form={form} title={container?.name ?? 'A container'} onClose={onClose} onRemove={remove}>
       {!container && (
@@ -158,6 +196,7 @@ export function ContainerForm({
         </Anchor>
         {reading && <ScaleReader onTake={(g) => set({ tareG: String(g) })} takes="That is its weight" />}
       </div>
+      <Headspace typed={values} figures={figures} onTake={(fillMl) => set({ fillMl: String(fillMl) })} />
       <Bears row={bears[values.materialId]} />
       <Group align="flex-end">
         <Pick label="Shape" options={shapes} {...field('shape')} />

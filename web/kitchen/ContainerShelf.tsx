@@ -1,6 +1,7 @@
 import { Anchor, Box, Group, Text } from '@mantine/core';
 import type { Container } from '#core/contract';
-import { countOf } from '#core/kitchen';
+import { countOf, sayDay } from '#core/kitchen';
+import { lentOf } from '#core/store';
 import type { KitchenAnswer } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 
@@ -56,7 +57,17 @@ function Shape({ c }: { c: Container }) {
 }
 
 /** All containers on one board at one scale, with how many are free and what the next session takes. */
-export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containers']; onEdit: (c: Container) => void }) {
+export function ContainerShelf({
+  list,
+  onEdit,
+  onFewer,
+  onBack,
+}: {
+  list: KitchenAnswer['containers'];
+  onEdit: (c: Container) => void;
+  onFewer: (c: Container) => void;
+  onBack: (c: Container, loan: NonNullable<Container['lent']>[number]) => void;
+}) {
   const { sayVolume } = useMeasures();
   const high = (c: Container): number => (c.shape === 'tray' || c.shape === 'mould' ? c.depthMm : c.heightMm) * scale;
   const tallest = Math.max(...list.map(({ container: c }) => high(c))) + 6;
@@ -99,9 +110,30 @@ export function ContainerShelf({ list, onEdit }: { list: KitchenAnswer['containe
               {countOf(toWash, 'one', 'of them')} to wash
             </Text>
           )}
-          <Anchor component="button" size="xs" type="button" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>
-            change
-          </Anchor>
+          {(c.lent ?? []).map((l) => (
+            <Text component="div" size="xs" c="dimmed" key={l.id}>
+              {l.count} lent to {l.to}, {sayDay(l.day)}:{' '}
+              <Anchor component="button" size="xs" type="button" onClick={() => onBack(c, l)} aria-label={`${c.name}, back from ${l.to}`}>
+                back
+              </Anchor>
+            </Text>
+          ))}
+          <Group gap={14} justify="center">
+            <Anchor component="button" size="xs" type="button" onClick={() => onEdit(c)} aria-label={`Change ${c.name}`}>
+              change
+            </Anchor>
+            {c.owned > lentOf(c) && (
+              <Anchor
+                component="button"
+                size="xs"
+                type="button"
+                onClick={() => onFewer(c)}
+                aria-label={`Fewer of ${c.name}: broken or lent`}
+              >
+                broken, lent
+              </Anchor>
+            )}
+          </Group>
         </Box>
       ))}
     </Group>

@@ -1,18 +1,21 @@
-import { Checkbox, Group, Table } from '@mantine/core';
+import { Button, Checkbox, Group, Table, Text } from '@mantine/core';
 import { useState } from 'react';
 import { eaterSchema, type Eater, type Meal } from '#core/contract';
+import { appetitesOf, countOf, listOf } from '#core/kitchen';
+import type { KitchenAnswer } from '#core/queries';
 import { Chips, Field, FieldGroup, Pick, Toggle } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { useFrameQuery } from '../sync/api.ts';
 import { AllergenChips } from '../form/AllergenChips.tsx';
+import { Asks } from '../ui/Asks.tsx';
 import { DayField } from '../ui/DayField.tsx';
 import { AwayDays } from './AwayDays.tsx';
-import { appetites, babyMeals, newEater, weekDays } from './newEater.ts';
+import { babyMeals, newEater, weekDays } from './newEater.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
-const meals: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
+const mealNames: readonly Meal[] = ['breakfast', 'lunch', 'dinner'];
 
-const stages = (Object.keys(appetites) as Eater['stage'][]).toReversed().map((s) => [s, s] as const);
+const stages = eaterSchema.shape.stage.options.toReversed().map((s) => [s, s] as const);
 
 const needs = [
   ['lowSalt', 'low salt'],
@@ -37,7 +40,7 @@ function Week({ value, onChange }: { value: Eater['presence']['weekly']; onChang
         </Table.Tr>
       </Table.Thead>
       <Table.Tbody>
-        {meals.map((m) => (
+        {mealNames.map((m) => (
           <Table.Tr key={m}>
             <Table.Td>{m}</Table.Td>
             {weekDays.map((d) => {
@@ -61,9 +64,12 @@ function Week({ value, onChange }: { value: Eater['presence']['weekly']; onChang
 }
 
 /** Who eats: appetite, what they must not eat, which meals on which days, a rota. */
-export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClose: () => void }) {
+export function EaterForm({ eater, data, onClose }: { eater: Eater | undefined; data: KitchenAnswer; onClose: () => void }) {
+  const { figures, allergenNames } = data;
+  const meals = (eater ? (data.weeks.present[eater.id] ?? []) : []).reduce((s, d) => s + Object.values(d).filter(Boolean).length, 0);
   const today = useFrameQuery().data?.today ?? '2026-01-01';
-  const [fresh] = useState(newEater);
+  const [asking, setAsking] = useState<{ go: () => void }>();
+  const [fresh] = useState(() => newEater(figures));
   const { form, remove } = useDocumentForm({
     table: 'eater',
     tab: 'eaters',
@@ -73,6 +79,10 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
     finish: ({ baby, birthDay, ...e }) => ({ ...e, ...(e.stage === 'baby' && { baby, ...(birthDay && { birthDay }) }) }),
     says: (e) => `${e.name} is at the table`,
     goneSays: (name) => `${name} is taken off the table`,
+    first: (after, go) => {
+      if (after !== null) go();
+      else setAsking({ go });
+    },
     onClose,
   });
   const { values, field, set } = form;
@@ -80,6 +90,22 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
   const onRota = Object.values(presence.rota).some((v) => v !== '');
   const setPresence = (next: Partial<typeof presence>): void => set({ presence: { ...presence, ...next } });
   const baby = values.stage === 'baby';
+  if (asking && eater)
+    return (
+      <Asks title={`${eater.name} leaves the table`} onLeave={() => setAsking(undefined)}>
+        <Text mb={12}>
+          {meals === 0
+            ? 'No meal of the next four weeks is counted for them'
+            : `${countOf(meals, 'meal')} of the next four weeks are no longer counted`}
+          {eater.allergens.length > 0
+            ? `, and nothing is checked any more for ${listOf(eater.allergens.map((a) => allergenNames[a] ?? a))}`
+            : ''}
+          . What they ate and liked stays in History. Away for a while only? Say it under “Away” instead. They come back whole from Taken
+          away.
+        </Text>
+        <Button onClick={asking.go}>Take {eater.name} off the table</Button>
+      </Asks>
+    );
   return (
     <FormSheet form={form} title={eater?.name ?? 'Who eats?'} onClose={onClose} onRemove={remove}>
       <Group align="flex-start">
@@ -88,7 +114,7 @@ export function EaterForm({ eater, onClose }: { eater: Eater | undefined; onClos
           label="Stage"
           options={stages}
           value={values.stage as Eater['stage']}
-          onChange={(stage) => set({ stage, appetite: String(appetites[stage]) })}
+          onChange={(stage) => set({ stage, appetite: String(appetitesOf(figures)[stage]) })}
         />
         {baby ? (
           <>

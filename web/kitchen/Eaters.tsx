@@ -110,7 +110,7 @@ export function Eaters({ data }: { data: KitchenAnswer }) {
           </Columns>
         </Stack>
       )}
-      {(open ?? editing.id === 'new') && <EaterForm key={editing.id} eater={open} onClose={editing.close} />}
+      {(open ?? editing.id === 'new') && <EaterForm key={editing.id} eater={open} data={data} onClose={editing.close} />}
     </>
   );
 }

@@ -2,8 +2,8 @@ import { Anchor, Badge, Box, Card, Group, NativeSelect, Text, TextInput, Visuall
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { z } from 'zod';
-import { referenceTables, type ReferenceTable } from '#core/contract';
-import { capital, countOf, type ReferenceRow } from '#core/kitchen';
+import { isReadCell, referenceTables, unreadCells, type ReferenceTable } from '#core/contract';
+import { capital, countOf, referenceOnly, tableReaders, type ReferenceRow } from '#core/kitchen';
 import { sources } from '#core/kitchen/data';
 import { useReferenceQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
@@ -126,6 +126,7 @@ function RowForm({
     draftKey: `figure ${id}`,
     name: () => `A figure: ${said(row[columns[0] ?? 'id'] ?? row.id)}`,
     path: `/kitchen?tab=figures&t=${table}&edit=${encodeURIComponent(row.id)}`,
+    together: (value) => Object.fromEntries(unreadCells(table, { ...value, id: row.id }).map((c) => [c.column, c.message])),
     onKeep: (value) =>
       put(
         Object.fromEntries(Object.entries(value).map(([c, v]) => [c, isRange(row[c]) ? rangeOf(String(v)) : v])),
@@ -144,7 +145,13 @@ function RowForm({
       )}
       <Group align="flex-start">
         {columns.map((c) => (
-          <Field key={c} label={headOf(c)} width={(form.values[c] ?? '').length > 24 ? 560 : 170} {...form.field(c)} />
+          <Field
+            key={c}
+            label={headOf(c)}
+            {...(isReadCell(table, row.id, c) && { unit: 'reckoned with' })}
+            width={(form.values[c] ?? '').length > 24 ? 560 : 190}
+            {...form.field(c)}
+          />
         ))}
       </Group>
       <Text size="xs" c="dimmed">
@@ -176,6 +183,18 @@ function Source({ row, state }: Row) {
   );
 }
 
+type Named = keyof typeof tableNames;
+const named = (tables: readonly ReferenceTable[]): Named[] =>
+  tables.filter((t): t is Named => t !== 'ingredient').toSorted((a, b) => tableNames[a].localeCompare(tableNames[b]));
+const readBy = (how: 'computes' | 'shown'): Named[] => named(referenceTables.filter((t) => tableReaders[t]?.how === how));
+
+/** Tables by what they are for. */
+const groups: readonly (readonly [string, readonly Named[]])[] = [
+  ['Tambo reckons with these', readBy('computes')],
+  ['Shown with each food', readBy('shown')],
+  ['To look things up only', named(referenceOnly)],
+];
+
 /** Every shipped figure with its source; a household may keep its own beside it, and set it back row by row. */
 export function Figures() {
   const [params, setParams] = useSearchParams();
@@ -192,6 +211,7 @@ export function Figures() {
     });
   }, [data, q]);
   if (!data) return <Waiting error={error} refetch={() => void refetch()} />;
+  const reader = tableReaders[table];
   const columns = columnsOf(data.rows);
   const shown: readonly Column<Row>[] = [
     ...columns.slice(0, mostColumns).map((c, i): Column<Row> => ({
@@ -205,17 +225,18 @@ export function Figures() {
       key: 'change',
       head: '',
       align: 'right',
-      cell: ({ row }) => (
-        <Anchor
-          component="button"
-          size="xs"
-          type="button"
-          onClick={() => editing.open(row.id)}
-          aria-label={`Change ${said(row[columns[0] ?? 'id'] ?? row.id)}`}
-        >
-          change
-        </Anchor>
-      ),
+      cell: ({ row, state }) =>
+        (reader || state !== 'shipped') && (
+          <Anchor
+            component="button"
+            size="xs"
+            type="button"
+            onClick={() => editing.open(row.id)}
+            aria-label={`Change ${said(row[columns[0] ?? 'id'] ?? row.id)}`}
+          >
+            change
+          </Anchor>
+        ),
     },
   ];
   const open = data.rows.find((r) => r.row.id === editing.id);
@@ -229,10 +250,14 @@ export function Figures() {
             value={table}
             onChange={(e) => setParams({ tab: 'figures', t: e.currentTarget.value }, { replace: true })}
           >
-            {Object.entries(tableNames).map(([id, name]) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
+            {groups.map(([label, tables]) => (
+              <optgroup key={label} label={label}>
+                {tables.map((id) => (
+                  <option key={id} value={id}>
+                    {tableNames[id]}
+                  </option>
+                ))}
+              </optgroup>
             ))}
           </NativeSelect>
         </Group>
@@ -249,6 +274,11 @@ export function Figures() {
           {isFetching && data.table !== table ? 'One moment' : countOf(rows.length, 'row')}
         </Text>
       </Group>
+      <Text c="dimmed" mt={8}>
+        {reader
+          ? `A change here moves ${reader.says}.`
+          : 'Reference only: nothing is worked out from this table, so there is nothing to change. Figures that Tambo reckons with itself stand where they are used, with their source.'}
+      </Text>
       <Box mt={12} style={{ overflowX: 'auto' }} tabIndex={0} role="region" aria-label={tableNames[table]}>
         <DataTable key={table} label={tableNames[table]} columns={shown} rows={rows} rowKey={({ row }) => row.id} />
       </Box>

@@ -1,5 +1,5 @@
 import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text, Title } from '@mantine/core';
-import type { Equipment } from '#core/contract';
+import type { Equipment, Figures } from '#core/contract';
 import { bowlUsable, potUsable } from '#core/recipe';
 import type { KitchenAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
@@ -26,14 +26,14 @@ function size(e: Equipment): { w: number; h: number } {
   return { w: side * scale, h: side * scale };
 }
 
-function limitShare(e: Equipment): number | undefined {
-  const u = e.kind === 'processor' || e.kind === 'blender' ? bowlUsable(e, 'puree') : e.kind === 'pot' ? potUsable(e) : undefined;
+function limitShare(e: Equipment, figures: Figures): number | undefined {
+  const u = e.kind === 'processor' || e.kind === 'blender' ? bowlUsable(e, 'puree', figures) : e.kind === 'pot' ? potUsable(e) : undefined;
   return u && u.ml / u.brimMl;
 }
 
-function Drawn({ e, tallest }: { e: Equipment; tallest: number }) {
+function Drawn({ e, tallest, figures }: { e: Equipment; tallest: number; figures: Figures }) {
   const { w, h } = size(e);
-  const limit = limitShare(e);
+  const limit = limitShare(e, figures);
   const bowl = kindOf(e.kind).group === 'bowl';
   const fill = limit === undefined ? h * 0.25 : h * (1 - limit);
   return (
@@ -64,14 +64,14 @@ function says(e: Equipment, { sayMass }: Measures): string {
   return parts.join(', ');
 }
 
-function Shelf({ list, onEdit }: { list: readonly Equipment[]; onEdit: (e: Equipment) => void }) {
+function Shelf({ list, figures, onEdit }: { list: readonly Equipment[]; figures: Figures; onEdit: (e: Equipment) => void }) {
   const measures = useMeasures();
   const tallest = Math.max(60, ...list.map((e) => size(e).h));
   return (
     <Group align="flex-end" gap={22}>
       {list.map((e) => (
         <Box ta="center" miw={108} key={e.id}>
-          <Drawn e={e} tallest={tallest} />
+          <Drawn e={e} tallest={tallest} figures={figures} />
           <Text component="div" inherit fw={700} pt={6} style={{ borderTop: '4px solid var(--kind-bread)' }}>
             {e.name}
             {e.count > 1 ? `, ${e.count}${e.kind === 'steamer' ? ' tiers' : ''}` : ''}
@@ -167,7 +167,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
               No pots yet. Add the ones you cook big batches in.
             </Text>
           ) : (
-            <Shelf list={vessels} onEdit={change} />
+            <Shelf list={vessels} figures={data.figures} onEdit={change} />
           )}
           <Box mt={14}>
             <Button variant="outline" onClick={() => add('pot')}>
@@ -182,7 +182,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
               Nothing yet. Bowl loads are worked out once a blender or processor is here.
             </Text>
           ) : (
-            <Shelf list={bowls} onEdit={change} />
+            <Shelf list={bowls} figures={data.figures} onEdit={change} />
           )}
           <Group mt={14}>
             {(['processor', 'blender', 'steamer'] as const).map((k) => (
@@ -248,7 +248,7 @@ export function Gear({ data }: { data: KitchenAnswer }) {
           <GearRows kinds={gearKinds.filter((k) => k.group === 'other')} data={data} onEdit={change} onAdd={add} />
         </Card>
       </Stack>
-      {(open ?? added) && <GearForm key={editing.id} gear={open} {...(added && { kind: added })} onClose={editing.close} />}
+      {(open ?? added) && <GearForm key={editing.id} gear={open} data={data} {...(added && { kind: added })} onClose={editing.close} />}
     </Columns>
   );
 }

@@ -1,10 +1,14 @@
-import { Anchor, Group, Text } from '@mantine/core';
-import { equipmentSchema, readForm, type Equipment } from '#core/contract';
+import { Anchor, Button, Group, Text } from '@mantine/core';
+import { useState } from 'react';
+import { equipmentSchema, readForm, type Equipment, type Figures } from '#core/contract';
+import { countOf } from '#core/kitchen';
+import type { KitchenAnswer } from '#core/queries';
 import { bowlUsable, brimMlOf, potUsable } from '#core/recipe';
 import { Field, numberOf, Pick, Toggle } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
 import { newId } from '../sync/device.ts';
 import { useMeasures, type Measures } from '../sync/measures.ts';
+import { Asks } from '../ui/Asks.tsx';
 import { fieldLabels, gearKinds, kindOf, ofItsKind } from './gearKinds.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
@@ -22,13 +26,13 @@ function measuredLitres(diameterMm: number | undefined, heightMm: number | undef
 }
 
 /** What it may be filled to, as the figures stand now. */
-function fillText(e: Equipment, { sayVolume }: Measures): string | undefined {
+function fillText(e: Equipment, { sayVolume }: Measures, figures: Figures): string | undefined {
   if (e.kind === 'pot') {
     const u = potUsable(e);
     return u && `Filled to ${sayVolume(Math.round(u.ml / 50) * 50)} at most when stirred.`;
   }
   if (e.kind === 'processor' || e.kind === 'blender') {
-    const [puree, hot] = [bowlUsable(e, 'puree'), bowlUsable(e, 'hot')];
+    const [puree, hot] = [bowlUsable(e, 'puree', figures), bowlUsable(e, 'hot', figures)];
     return puree && hot
       ? `Purees ${sayVolume(Math.round(puree.ml / 10) * 10)} cold, ${sayVolume(Math.round(hot.ml / 10) * 10)} hot with the vent open.`
       : undefined;
@@ -40,13 +44,19 @@ function fillText(e: Equipment, { sayVolume }: Measures): string | undefined {
 export function GearForm({
   gear,
   kind: first = 'pot',
+  data,
   onClose,
 }: {
   gear: Equipment | undefined;
   kind?: Equipment['kind'];
+  data: KitchenAnswer;
   onClose: () => void;
 }) {
   const measures = useMeasures();
+  const [asking, setAsking] = useState<{ go: () => void }>();
+  const { figures } = data;
+  const dishes = gear ? (data.gearUse[gear.kind] ?? 0) : 0;
+  const others = data.equipment.filter((e) => e.kind === gear?.kind && e.id !== gear.id && e.count > 0).length;
   const { form, remove } = useDocumentForm({
     table: 'equipment',
     tab: 'gear',
@@ -63,6 +73,10 @@ export function GearForm({
     finish: ofItsKind,
     says: (e) => `${e.name} is noted`,
     goneSays: (name) => `${name} is gone`,
+    first: (after, go) => {
+      if (after !== null || dishes === 0 || others > 0) go();
+      else setAsking({ go });
+    },
     onClose,
   });
   const { values, field, set } = form;
@@ -70,7 +84,17 @@ export function GearForm({
   const k = kindOf(kind);
   const ruler = measuredLitres(numberOf(values.diameterMm), numberOf(values.heightMm));
   const now = readForm(equipmentSchema, values);
-  const says = now.ok ? fillText(ofItsKind(now.value), measures) : undefined;
+  const says = now.ok ? fillText(ofItsKind(now.value), measures, figures) : undefined;
+  if (asking && gear)
+    return (
+      <Asks title={`${gear.name} is the only one`} onLeave={() => setAsking(undefined)}>
+        <Text mb={12}>
+          {countOf(dishes, 'dish', 'dishes')} of yours {dishes === 1 ? 'asks' : 'ask'} for {kindOf(gear.kind).name.toLowerCase()}. Without
+          one, their work is planned as if there were enough of it. It comes back whole from Taken away.
+        </Text>
+        <Button onClick={asking.go}>Take it away all the same</Button>
+      </Asks>
+    );
   return (
     <FormSheet form={form} title={gear?.name ?? `Add: ${k.name.toLowerCase()}`} onClose={onClose} onRemove={remove}>
       <Group align="flex-start">

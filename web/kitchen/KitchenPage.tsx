@@ -8,6 +8,7 @@ import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';
 import { Copies } from './Copies.tsx';
+import { TakenAway } from './TakenAway.tsx';
 import { ThisDevice } from './ThisDevice.tsx';
 import { Containers, Places } from './Places.tsx';
 
@@ -65,7 +66,12 @@ export function KitchenPage() {
             {tab === 'larder' && <Larder />}
             {tab === 'figures' && <Figures />}
           </Suspense>
-          {tab === 'data' && <Copies zone={data.household.timeZone} />}
+          {tab === 'data' && (
+            <>
+              <Copies zone={data.household.timeZone} />
+              <TakenAway zone={data.household.timeZone} />
+            </>
+          )}
           {tab === 'device' && <ThisDevice household={data.household} />}
           {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
         </Tabs.Panel>

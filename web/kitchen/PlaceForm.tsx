@@ -1,9 +1,15 @@
 import { Group } from '@mantine/core';
+import { useState } from 'react';
 import { kindSchema, placeSchema, type Place } from '#core/contract';
-import { usableShareOf } from '#core/store';
+import type { PackBrief, StoreAnswer } from '#core/queries';
+import { homeless, usableShareOf } from '#core/store';
 import { Chips, Field, ListField, Pick } from '../form/fields.tsx';
 import { FormSheet } from '../form/FormSheet.tsx';
+import { api, useKitchenQuery, useStoreQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
+import { useAppDispatch } from '../sync/store.ts';
+import { Asks } from '../ui/Asks.tsx';
+import { WhereTo } from './WhereTo.tsx';
 import { shelved } from './shelves.ts';
 import { useDocumentForm } from './useDocumentForm.ts';
 
@@ -37,6 +43,11 @@ const blank = (): Place => ({
 
 /** A cold place with its baskets or shelves. */
 export function PlaceForm({ place, onClose }: { place: Place | undefined; onClose: () => void }) {
+  const dispatch = useAppDispatch();
+  // asked for as the form opens, so that it is known when something goes
+  useStoreQuery();
+  const places = useKitchenQuery().data?.places.map((p) => p.place) ?? [];
+  const [asking, setAsking] = useState<'unknown' | { packs: PackBrief[]; after: Place | undefined; go: () => void }>();
   const { form, remove } = useDocumentForm({
     table: 'place',
     tab: 'places',
@@ -55,11 +66,40 @@ export function PlaceForm({ place, onClose }: { place: Place | undefined; onClos
     }),
     says: (p) => `${p.name} is noted`,
     goneSays: (name) => `${name} is gone`,
+    first: (after, go) => {
+      const ask = (stored: StoreAnswer): void => {
+        const packs = place ? homeless([...stored.packs, ...stored.probable, ...stored.past], place, after ?? undefined) : [];
+        if (packs.length === 0) go();
+        else setAsking({ packs, after: after ?? undefined, go });
+      };
+      // nothing goes before it is known what stands there
+      if (!place) go();
+      else
+        void dispatch(api.endpoints.store.initiate())
+          .unwrap()
+          .then(ask, () => setAsking('unknown'));
+    },
     onClose,
   });
   const { values, field, set } = form;
   const freezes = values.kind === 'freezer' || values.kind === 'chest';
   const zoneError = Object.entries(form.errors).find(([path]) => path.startsWith('zones'))?.[1];
+  if (asking === 'unknown')
+    return (
+      <Asks title="It is not known what stands there" onLeave={() => setAsking(undefined)}>
+        Tambo does not answer just now. Nothing was changed; try again when it is back.
+      </Asks>
+    );
+  if (asking && place)
+    return (
+      <WhereTo
+        packs={asking.packs}
+        places={places.flatMap((p) => (p.id !== place.id ? [p] : asking.after ? [asking.after] : []))}
+        what={asking.after ? 'Their basket' : place.name}
+        onDone={asking.go}
+        onLeave={() => setAsking(undefined)}
+      />
+    );
   return (
     <FormSheet form={form} title={place?.name ?? 'A cold place'} onClose={onClose} onRemove={remove}>
       <Group align="flex-start">

@@ -1,10 +1,14 @@
 import { Anchor, Badge, Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
+import { useState } from 'react';
 import { countOf } from '#core/kitchen';
+import { backAgain } from '#core/store';
 import type { KitchenAnswer } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
 import { ContainerShelf } from './ContainerShelf.tsx';
 import { ContainerForm } from './ContainerForm.tsx';
+import { FewerForm } from './FewerForm.tsx';
+import { useCommands } from '../sync/commands.ts';
 import { PlaceForm } from './PlaceForm.tsx';
 import { useMeasures } from '../sync/measures.ts';
 import { Empty } from '../ui/ui.tsx';
@@ -14,7 +18,11 @@ import { Columns } from '../ui/Columns.tsx';
 
 export function Containers({ data }: { data: KitchenAnswer }) {
   const editing = useOpened();
-  const container = data.containers.find((c) => c.container.id === editing.id)?.container;
+  const { write } = useCommands();
+  const [less, setLess] = useState<string>();
+  const kindOf = (id: string | undefined) => data.containers.find((c) => c.container.id === id)?.container;
+  const container = kindOf(editing.id);
+  const fewer = kindOf(less);
   return (
     <>
       <Card aria-label="What you can pack in">
@@ -29,7 +37,17 @@ export function Containers({ data }: { data: KitchenAnswer }) {
             Nothing yet. Add tubs, bags and pans; common ones are one tap.
           </Text>
         ) : (
-          <ContainerShelf list={data.containers} onEdit={(c) => editing.open(c.id)} />
+          <ContainerShelf
+            list={data.containers}
+            onEdit={(c) => editing.open(c.id)}
+            onFewer={(c) => setLess(c.id)}
+            onBack={(c, loan) =>
+              void write(
+                [{ table: 'container', id: c.id, data: backAgain(c, loan.id), was: c }],
+                `${c.name}: ${countOf(loan.count, 'one', 'of them')} back from ${loan.to}`,
+              )
+            }
+          />
         )}
         <Box mt={14}>
           <Button variant="outline" onClick={() => editing.open('new')}>
@@ -37,8 +55,16 @@ export function Containers({ data }: { data: KitchenAnswer }) {
           </Button>
         </Box>
       </Card>
+      {fewer && <FewerForm container={fewer} onClose={() => setLess(undefined)} />}
       {(container ?? editing.id === 'new') && (
-        <ContainerForm key={editing.id} container={container} presets={data.presets} materials={data.materials} onClose={editing.close} />
+        <ContainerForm
+          key={editing.id}
+          container={container}
+          presets={data.presets}
+          materials={data.materials}
+          figures={data.figures}
+          onClose={editing.close}
+        />
       )}
     </>
   );

@@ -22,6 +22,8 @@ interface Options<T extends Table, S extends z.ZodObject> extends Pick<FormOptio
   finish?: (value: z.output<S>) => z.output<S>;
   says: (value: z.output<S>) => string;
   goneSays: (name: string) => string;
+  /** Asked before it is kept or removed, when other things hang on it; goes on by `go`. Without it, it goes on at once. */
+  first?: (after: z.output<S> | null, go: () => void) => void;
   onClose: () => void;
 }
 
@@ -54,9 +56,13 @@ export function useDocumentForm<T extends Table, S extends z.ZodObject>(
     ...(o.together && { together: o.together }),
     onKeep: (value, was) => {
       const whole = o.finish?.(value) ?? value;
-      change(whole as unknown as Named, was as Named | null, o.says(whole));
-      form.drop();
-      o.onClose();
+      const go = (): void => {
+        change(whole as unknown as Named, was as Named | null, o.says(whole));
+        form.drop();
+        o.onClose();
+      };
+      if (o.first) o.first(whole, go);
+      else go();
     },
   });
   return {
@@ -65,9 +71,13 @@ export function useDocumentForm<T extends Table, S extends z.ZodObject>(
       stored &&
       (() => {
         const was = stored as unknown as Named;
-        change(null, was, o.goneSays(was.name));
-        form.drop();
-        o.onClose();
+        const go = (): void => {
+          change(null, was, o.goneSays(was.name));
+          form.drop();
+          o.onClose();
+        };
+        if (o.first) o.first(null, go);
+        else go();
       }),
   };
 }

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { eatTonight, fillPack, type Act } from '#core/commands';
 import { intentId } from '#core/contract';
-import { countOf, listOf, sayPortions } from '#core/kitchen';
+import { countOf, listOf, quarterDown, sayPortions } from '#core/kitchen';
 import type { PackGroup } from '#core/pack';
 import { cautionsFor } from '#core/safety';
 import { filledData, labelContent, packTexts, unsaltedPacks } from '#core/session';
@@ -17,7 +17,9 @@ import { FillView } from '../draw/FillView.tsx';
 import { LabelDrawings } from './LabelDrawings.tsx';
 import { previewOf } from './usePreview.ts';
 import { WeighCard } from './WeighCard.tsx';
+import { MixRows } from './MixRows.tsx';
 import { optionsFor, sayResult } from './options.ts';
+import { ownMix, type MixRow } from './ownMix.ts';
 import { useMeasures } from '../sync/measures.ts';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
@@ -30,14 +32,21 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
   const { log } = useCommands();
   const nextCode = useNextCode(frame?.storeId, b.packs.length);
   const [chosen, setChosen] = useState('plan');
+  const [mix, setMix] = useState<readonly MixRow[]>([{ containerId: '', packs: '1', each: '1' }]);
   const [problem, setProblem] = useState<string>();
   const [weighing, setWeighing] = useState(b.yield.how === 'planned');
   const { busy, once } = useOnce();
   const frees = useMemo(() => (kitchen?.containers ?? []).map((c) => ({ container: c.container, free: c.free })), [kitchen]);
   if (!kitchen || !frame) return null;
   const options = optionsFor(b, view, frees, frame.household.groupSizes);
-  const option = options.find((o) => o.id === chosen) ?? options[0];
-  const choice = option?.result.ok ? option.result.choice : undefined;
+  const own = ownMix(mix, {
+    containers: kitchen.containers.map((c) => c.container),
+    portionMl: b.yield.portionMl,
+    toPackMl: b.toPackMl,
+    bags: b.revision.cubeMl !== undefined,
+  });
+  const option = chosen === 'own' ? undefined : (options.find((o) => o.id === chosen) ?? options[0]);
+  const choice = chosen === 'own' ? (own.ok ? own.choice : undefined) : option?.result.ok ? option.result.choice : undefined;
   const noSalt = choice && b.batch.unsalted ? unsaltedPacks(choice.groups, b.batch.unsalted) : undefined;
   const pots = kitchen.equipment.filter((e) => (e.kind === 'pot' || e.kind === 'pan') && e.tareG !== undefined);
   const plan = {
@@ -47,12 +56,12 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
     lot: b.lot,
     day: view.session.day,
     densityGPerMl: b.yield.densityGPerMl,
+    figures: b.heat.figures,
     scaleStepG: frame.household.scaleStepG,
   };
   const textsFor = (g: PackGroup) =>
     packTexts(b.heat, { massG: g.mlEach * b.yield.densityGPerMl, volumeMl: g.mlEach, portions: g.portionsEach }, g.container, {
       equipment: kitchen.equipment,
-      household: frame.household,
     });
   const before = b.packs.length;
   const first = choice?.groups[0];
@@ -117,7 +126,7 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
   return (
     <>
       {weighing ? <WeighCard key={b.batch.id} b={b} sessionId={view.session.id} pots={pots} onDone={() => setWeighing(false)} /> : null}
-      <Radio.Group value={option?.id ?? null} onChange={setChosen} aria-label="How to pack it">
+      <Radio.Group value={chosen === 'own' ? 'own' : (option?.id ?? null)} onChange={setChosen} aria-label="How to pack it">
         <Group my={14} gap={10} align="stretch">
           {options.map((o) => (
             <Radio.Card key={o.id} value={o.id} aria-label={o.name} flex={1} miw={220} px={12} py={9}>
@@ -130,8 +139,24 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
               )}
             </Radio.Card>
           ))}
+          <Radio.Card value="own" aria-label="An own mix" flex={1} miw={220} px={12} py={9}>
+            <b>An own mix</b>
+            <Text c="dimmed" fz={15}>
+              some singles, some for the family, what is at hand
+            </Text>
+          </Radio.Card>
         </Group>
       </Radio.Group>
+      {chosen === 'own' && (
+        <Card aria-label="An own mix" mb={14}>
+          <MixRows rows={mix} kind={b.revision.kind} containers={kitchen.containers.map((c) => c.container)} onChange={setMix} />
+          <Text role="status" mt={8} c={own.ok ? 'dimmed' : 'var(--tomato)'}>
+            {own.ok
+              ? `${sayPortions(own.choice.portionsPacked)} of ${sayPortions(quarterDown(b.toPackMl / b.yield.portionMl))} packed${own.choice.portionsLeft > 0 ? `; ${sayPortions(own.choice.portionsLeft)} can be packed after` : ''}`
+              : own.why}
+          </Text>
+        </Card>
+      )}
       {problem && (
         <Note tone="bad" mb={14} role="alert">
           {problem}
@@ -155,10 +180,12 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
               kind={b.revision.kind}
               densityGPerMl={b.yield.densityGPerMl}
               cubes={b.revision.cubeMl !== undefined}
+              figures={b.heat.figures}
             />
           ) : (
             <Note tone="warn">
-              {option ? sayResult(option.result, b.revision.kind) : ''}.{' '}
+              {option ? sayResult(option.result, b.revision.kind) : own.ok ? '' : own.why}
+              {option ? '.' : ''}{' '}
               {option && !option.result.ok && option.result.why === 'nothingFree' ? (
                 <>
                   Wash up the empties in <Link to="/kitchen?tab=containers">Kitchen</Link>, or add what you have.
@@ -221,7 +248,7 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
             )}
           </Card>
           <Cautions
-            list={cautionsFor(b.revision.kind === 'puree' ? ['cooling', 'baby'] : ['cooling'], frame.household.country)}
+            list={cautionsFor(b.revision.kind === 'puree' ? ['cooling', 'baby'] : ['cooling'], frame.household.country, frame.figures)}
             title="Before it goes in"
           />
         </Stack>

@@ -20,7 +20,7 @@ export function optionsFor(b: PackedBatch, view: SessionParts['pack'], frees: re
   }));
   const own: Option = { id: 'plan', name: 'As planned', result: b.packing };
   if (b.revision.cubeMl !== undefined) return [own];
-  const wish = { yieldMl: b.toPackMl, portionMl: b.yield.portionMl };
+  const wish = { yieldMl: b.toPackMl, portionMl: b.yield.portionMl, figures: b.heat.figures };
   // the same rule as the plan's: what may hold this dish
   const holding = left.filter((f) => mayHold(f.container, b.lot.dish));
   const stand = holding.filter((f) => f.container.shape !== 'bag');

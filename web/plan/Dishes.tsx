@@ -1,14 +1,12 @@
-import { Anchor, Box, Button, Card, Group, Text, TextInput, Title } from '@mantine/core';
-import { useState } from 'react';
+import { Anchor, Box, Button, Group, Text } from '@mantine/core';
 import { Link } from 'react-router';
-import { countOf, listOf, quarterUp, sayMinutes, sayPortions } from '#core/kitchen';
+import { countOf, listOf, quarterUp, sayPortions } from '#core/kitchen';
 import { portionName } from '#core/session';
 import type { RecipeBrief, SessionParts } from '#core/queries';
 import { useMeasures } from '../sync/measures.ts';
 import { Figure, NotFor } from '../ui/ui.tsx';
 import { okPortions, type PlannedDish } from './planDraft.ts';
 import { KindMark } from '../draw/KindMark.tsx';
-import { Rows } from '../ui/Rows.tsx';
 import { Note } from '../ui/Note.tsx';
 
 type ComesTo = SessionParts['draft'];
@@ -114,79 +112,5 @@ export function BaseNote({
         )}
       </Group>
     </Note>
-  );
-}
-
-/** Recipes that are not on the plan yet, those that run out first. */
-export function AddDish({
-  recipes,
-  dishes,
-  onAdd,
-}: {
-  recipes: readonly RecipeBrief[];
-  dishes: readonly PlannedDish[];
-  onAdd: (r: RecipeBrief, portions: number) => void;
-}) {
-  const [query, setQuery] = useState('');
-  const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-  const offered = recipes
-    .filter(
-      (r) =>
-        r.canPlan &&
-        !dishes.some((p) => p.batch.recipeId === r.recipe.id) &&
-        words.every((w) => `${r.recipe.name} ${r.recipe.kind} ${r.tags.join(' ')}`.toLowerCase().includes(w)),
-    )
-    .toSorted((a, b) => a.portionsInStore - b.portionsInStore)
-    .slice(0, 7);
-  return (
-    <Card aria-label="Add a dish">
-      <Group justify="space-between" align="baseline" mb={8}>
-        <Title order={2}>Add a dish</Title>
-        <TextInput
-          type="search"
-          placeholder="Find a recipe"
-          aria-label="Find a recipe"
-          value={query}
-          onChange={(e) => setQuery(e.currentTarget.value)}
-        />
-      </Group>
-      {offered.length === 0 ? (
-        <Text inherit c="dimmed">
-          {recipes.length === 0 ? (
-            <>
-              No recipes yet. <Link to="/recipes/new">Bring one in</Link>.
-            </>
-          ) : (
-            'Nothing else of that name.'
-          )}
-        </Text>
-      ) : (
-        <Rows>
-          {offered.map((r) => (
-            <li key={r.recipe.id}>
-              <KindMark kind={r.recipe.kind} size={22} />
-              <Box className="grow">
-                <b>{r.recipe.name}</b>
-                <Text component="div" size="xs" c="dimmed">
-                  {r.portionsInStore === 0
-                    ? 'none in store'
-                    : `${sayPortions(r.portionsInStore)} ${portionName(r.recipe.kind, r.portionsInStore)} in store`}
-                  , {sayMinutes(r.handsMin)} of hands
-                </Text>
-                <NotFor says={r.notFor} />
-              </Box>
-              <Button
-                variant="outline"
-                size="sm"
-                aria-label={`Add ${r.recipe.name}`}
-                onClick={() => onAdd(r, r.servings * (r.recipe.kind === 'meal' ? 2 : 1))}
-              >
-                Add
-              </Button>
-            </li>
-          ))}
-        </Rows>
-      )}
-    </Card>
   );
 }

@@ -1,10 +1,10 @@
 import { Box, Button, Card, Group, Input, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
 import { isDinnerKind, countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
-import type { RecipeBrief } from '#core/queries';
+import type { RecipeBrief, SessionParts } from '#core/queries';
 import { useFrameQuery, useKitchenQuery } from '../sync/api.ts';
 import { useCommands } from '../sync/commands.ts';
 import { newId } from '../sync/device.ts';
@@ -13,7 +13,9 @@ import { PageHead } from '../ui/ui.tsx';
 import { Unkept } from '../ui/Unkept.tsx';
 import { Field } from '../form/fields.tsx';
 import { CutOnce, ThreeWeeks, ToBuy } from './Beside.tsx';
-import { AddDish, BaseNote, PickedDish } from './Dishes.tsx';
+import { BegunAsks } from './BegunAsks.tsx';
+import { AddDish } from './AddDish.tsx';
+import { BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';
 import { batchOf, okPortions, sessionOfDraft, type PlanDraft } from './planDraft.ts';
 import { usePlanCheck } from './usePlanCheck.ts';
@@ -27,11 +29,23 @@ const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(
 const checkedBy = (session: Session): string => JSON.stringify({ ...session, name: '' });
 
 /** The plan of a session as it is made: when, who and what, and beside it what that comes to. */
-export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>; recipes: readonly RecipeBrief[]; initial: PlanDraft }) {
+export function Editor({
+  draft,
+  recipes,
+  initial,
+  begun,
+}: {
+  draft: DraftRun<PlanDraft>;
+  recipes: readonly RecipeBrief[];
+  initial: PlanDraft;
+  /** Dishes of it that were begun. */
+  begun: SessionParts['plan']['begun'];
+}) {
   const navigate = useNavigate();
   const frame = useFrameQuery().data;
   const kitchen = useKitchenQuery().data;
   const { write } = useCommands();
+  const [asking, setAsking] = useState<{ dishes: typeof begun; go: () => void }>();
   const { value: plan, edit } = draft;
   const { name, day, startAt, cooks, dishes, was } = plan;
   const session = useMemo(() => sessionOfDraft(plan), [plan]);
@@ -60,6 +74,12 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
     await write([{ table: 'session', id: plan.id, data: null, was }], `${initial.name} is taken off the plan`);
     await leave('/plan');
   };
+  const takeOff = (p: PlanDraft['dishes'][number]): void => {
+    const go = (): void => edit({ ...plan, dishes: dishes.filter((x) => x !== p) });
+    const mine = begun.filter((b) => b.batchId === p.batch.id);
+    if (mine.length > 0) setAsking({ dishes: mine, go });
+    else go();
+  };
   const plates = session.batches.reduce(
     (s, b) => s + (isDinnerKind(recipes.find((r) => r.recipe.id === b.recipeId)?.recipe.kind ?? '') ? b.portions : 0),
     0,
@@ -71,7 +91,10 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
         lead={`${countOf(dishes.length, 'dish', 'dishes')}, ${sayPortions(plates)} plates${frame ? `; ${frame.supplies.dinners.count} dinners stand in the freezer` : ''}.`}
       >
         {was !== null && (
-          <Button variant="outline" onClick={() => void remove()}>
+          <Button
+            variant="outline"
+            onClick={() => (begun.length > 0 ? setAsking({ dishes: begun, go: () => void remove() }) : void remove())}
+          >
             Take it off the plan
           </Button>
         )}
@@ -79,6 +102,17 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
           {was === null ? 'Plan it and make the list' : 'Save and open the list'}
         </Button>
       </PageHead>
+      {asking && (
+        <BegunAsks
+          dishes={asking.dishes}
+          sessionId={plan.id}
+          onGo={() => {
+            setAsking(undefined);
+            asking.go();
+          }}
+          onLeave={() => setAsking(undefined)}
+        />
+      )}
       <Unkept draft={draft} initial={initial} />
       <Columns align="start" parts={[1.6, 1]}>
         <Stack>
@@ -128,7 +162,7 @@ export function Editor({ draft, recipes, initial }: { draft: DraftRun<PlanDraft>
                     onType={(text) =>
                       edit({ ...plan, dishes: dishes.map((x) => (x === p ? { ...x, text } : x)) }, `portions of ${p.batch.id}`)
                     }
-                    onRemove={() => edit({ ...plan, dishes: dishes.filter((x) => x !== p) })}
+                    onRemove={() => takeOff(p)}
                   />
                 ))}
               </Rows>

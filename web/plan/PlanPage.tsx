@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Session } from '#core/contract';
 import { addDays, nextWeekday, sayWeekday } from '#core/kitchen';
-import type { FrameAnswer, RecipeBrief } from '#core/queries';
+import type { FrameAnswer, RecipeBrief, SessionParts } from '#core/queries';
 import { FirstSession } from '../welcome/FirstSession.tsx';
 import { useFrameQuery, useKitchenQuery, useRecipesQuery, useSessionPlanQuery, useSessionsQuery } from '../sync/api.ts';
 import { newId } from '../sync/device.ts';
@@ -74,7 +74,14 @@ export function PlanPage() {
   return (
     <Page>
       {here && <SessionHeader brief={here} here={`/plan/${here.id}`} />}
-      <Plan key={id ?? 'new'} id={id} stored={existing.data?.session ?? null} recipes={recipes.data} frame={frame.data} />
+      <Plan
+        key={id ?? 'new'}
+        id={id}
+        begun={existing.data?.begun ?? []}
+        stored={existing.data?.session ?? null}
+        recipes={recipes.data}
+        frame={frame.data}
+      />
     </Page>
   );
 }
@@ -95,11 +102,13 @@ const newSession = (id: string, frame: FrameAnswer): Session => {
 /** One plan being made: as it was left on this device, else as it is stored; a dish that is to be added comes on top. */
 function Plan({
   id,
+  begun,
   stored,
   recipes,
   frame,
 }: {
   id: string | undefined;
+  begun: SessionParts['plan']['begun'];
   stored: Session | null;
   recipes: RecipeBrief[];
   frame: FrameAnswer;
@@ -116,14 +125,17 @@ function Plan({
     read: readPlanDraft,
   });
   const add = params.get('add');
-  const brief = recipes.find((r) => r.recipe.id === add);
-  const added = brief && batchOf(`${freshId}-b`, brief, Number(params.get('portions')) || brief.servings, Number(params.get('unsalted')));
+  const asked = (add ?? '').split(',');
+  const portions = Number(params.get('portions'));
+  const added = recipes
+    .filter((r) => asked.includes(r.recipe.id))
+    .map((r, i) => batchOf(`${freshId}-b${i === 0 ? '' : i}`, r, portions || r.servings, Number(params.get('unsalted'))));
   const laid = useRef(false);
   useEffect(() => {
-    if (!draft || !added || laid.current) return;
+    if (!draft || added.length === 0 || laid.current) return;
     laid.current = true;
-    draft.edit(withDish(draft.value, added));
+    draft.edit(added.reduce(withDish, draft.value));
     setParams(id === undefined ? { new: '1' } : {}, { replace: true });
   });
-  return draft && <Editor draft={draft} initial={initial} recipes={recipes} />;
+  return draft && <Editor draft={draft} initial={initial} recipes={recipes} begun={begun} />;
 }

@@ -15,6 +15,7 @@ import { FreezingCard } from './FreezingCard.tsx';
 import { NotesCard } from './NotesCard.tsx';
 import { PortionCard } from './PortionCard.tsx';
 import { RecipeMenu } from './RecipeMenu.tsx';
+import { RecordCard } from './RecordCard.tsx';
 import { ReheatCard } from './ReheatCard.tsx';
 import { ReviewCard } from './ReviewCard.tsx';
 import { ScaleBar } from './ScaleBar.tsx';
@@ -187,6 +188,7 @@ function Scaled({ data }: { data: RecipeAnswer }) {
       <NotFor says={data.warnings} />
       <ScaleBar data={data} typing={typing} error={scaling.error} />
       <Sized data={data} s={scaling} />
+      <RecordCard data={data} />
     </Page>
   );
 }

@@ -120,7 +120,7 @@ describe('what a cook scales to', () => {
     expect(waysFor(answer())).toEqual(['portions', 'eaters', 'litres', 'grams', 'have', 'vessel']);
     expect(vesselsFor(answer()).map((v) => v.id)).toEqual(['p9', 'p3']);
     expect(waysFor(answer({ eaters: [] }))).not.toContain('eaters');
-    expect(waysFor(answer({ gear: { equipment: [], containers: [] } }))).not.toContain('vessel');
+    expect(waysFor(answer({ gear: { equipment: [], containers: [], hotShare: 1 / 3 } }))).not.toContain('vessel');
   });
 });
 

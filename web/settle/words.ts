@@ -10,6 +10,7 @@ export const documentWords: Readonly<Record<DocumentTable, string>> = {
   recipe: 'A recipe',
   recipe_revision: 'What is written in a recipe',
   picture: 'A picture',
+  recipe_list: 'A list of recipes',
   session: 'A session',
 };
 

@@ -92,35 +92,51 @@ function Understood({ line, data, onWhole }: { line: CountedLine; data: CountAns
   );
 }
 
-/** A line as it is typed. */
-interface Typed {
+/** A count that is going on: the line as it is typed, and those that were counted, the newest first. */
+interface Counting {
   text: string;
   /** What the cook said of a kit, over what its name makes likely. */
   whole?: boolean;
+  entered: Entered[];
 }
 
-const nothing: Typed = { text: '' };
-const readTyped = (kept: unknown): Typed | undefined =>
-  typeof kept === 'object' && kept !== null && 'text' in kept && typeof kept.text === 'string' ? (kept as Typed) : undefined;
-const typedName = (typed: Typed): string => typed.text.trim() || 'A line of the count';
+const nothing: Counting = { text: '', entered: [] };
+const readCounting = (kept: unknown): Counting | undefined =>
+  typeof kept === 'object' && kept !== null && 'text' in kept && typeof kept.text === 'string'
+    ? { entered: [], ...(kept as { text: string; whole?: boolean; entered?: Entered[] }) }
+    : undefined;
+const countingName = ({ text, entered }: Counting): string =>
+  text.trim() || (entered.length > 0 ? `A count, ${countOf(entered.length, 'line')} so far` : 'A line of the count');
 
-/** A freezer that is already full, a line a kind, by keyboard: what was understood stands below before it is kept, and what is typed survives a reload. */
+/** A freezer that is already full, a line a kind, by keyboard: what was understood stands below before it is kept; closed half-way, the count goes on where it was. */
 export function Count({ data }: { data: CountAnswer }) {
-  const typed = useDraft({ kind: 'count', key: 'count', name: typedName, path: '/store/count', initial: nothing, read: readTyped });
+  const typed = useDraft({ kind: 'count', key: 'count', name: countingName, path: '/store/count', initial: nothing, read: readCounting });
   return typed && <Lines data={data} typed={typed} />;
 }
 
 /** The field, what was understood of it, and the lines counted so far. */
-function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
+function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Counting> }) {
   const { log, undo } = useCommands();
   const field = useRef<HTMLInputElement>(null);
-  const { text, whole } = typed.value;
-  const [entered, setEntered] = useState<Entered[]>([]);
+  const { text, whole, entered } = typed.value;
+  /** What stands now: lines are kept one after another, each a moment after it was entered. */
+  const now = useRef(typed.value);
+  now.current = typed.value;
+  const put = (part: Partial<Counting>, field?: string): void => {
+    now.current = { ...now.current, ...part };
+    typed.edit(now.current, field);
+  };
   const [problem, setProblem] = useState<string>();
   const [draft, setDraft] = useState(newId);
   const last = entered[0]?.line;
   const place = last?.placeId && last.zoneId ? { placeId: last.placeId, zoneId: last.zoneId } : undefined;
-  const read = countLine(text, { today: data.today, places: data.places, dishes: data.dishes, ...(place && { place }) });
+  const read = countLine(text, {
+    today: data.today,
+    locale: data.household.locale,
+    places: data.places,
+    dishes: data.dishes,
+    ...(place && { place }),
+  });
   const line: CountedLine | undefined = read.ok
     ? { ...read.line, ...(read.line.kind === 'kit' && whole !== undefined && { whole }) }
     : undefined;
@@ -130,11 +146,13 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
     if (!placeId || !zoneId)
       return setProblem('Where does it stand? Add the freezer or the basket, such as “shed left”; later lines keep to it.');
     // the field is free for the next line at once: what is typed meanwhile must not be wiped away
-    typed.drop();
+    const { whole: _whole, ...rest } = now.current;
+    now.current = rest;
+    put({ text: '' });
     // and the same line entered again later is meant as another one
     setDraft(newId());
     const back = (why: string): void => {
-      if (field.current?.value === '') typed.edit({ text }, 'text');
+      if (field.current?.value === '') put({ text }, 'text');
       setProblem(why);
     };
     const codes = await takeCodes(data.storeId, line.packs);
@@ -149,11 +167,11 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
     setProblem(undefined);
     const stamped = await log(acts, `${countOf(line.packs, 'pack')} of ${line.name}`);
     const way: UndoWay = { kind: 'events', events: stamped.map((e) => ({ id: e.id, subjects: e.subjects })) };
-    setEntered((list) => [{ id: newId(), line, codes, packIds, undo: way }, ...list]);
+    put({ entered: [{ id: newId(), line, codes, packIds, undo: way }, ...now.current.entered] });
     field.current?.focus();
   };
   const take = async (e: Entered): Promise<void> => {
-    setEntered((list) => list.filter((x) => x.id !== e.id));
+    put({ entered: now.current.entered.filter((x) => x.id !== e.id) });
     await undo(e.undo);
     field.current?.focus();
   };
@@ -181,7 +199,7 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
             aria-describedby="counthelp"
             value={text}
             onChange={(e) => {
-              typed.edit({ text: e.currentTarget.value }, 'text');
+              put({ text: e.currentTarget.value }, 'text');
               setProblem(undefined);
             }}
           />
@@ -195,7 +213,7 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
               {problem}
             </Note>
           ) : line ? (
-            <Understood line={line} data={data} onWhole={(is) => typed.edit({ text, whole: is })} />
+            <Understood line={line} data={data} onWhole={(is) => put({ whole: is })} />
           ) : (
             <Text inherit c="dimmed" id="counthelp">
               {text.trim() === '' || read.ok
@@ -220,6 +238,9 @@ function Lines({ data, typed }: { data: CountAnswer; typed: DraftRun<Typed> }) {
               rel="noreferrer"
             >
               Print their labels
+            </Button>
+            <Button size="sm" onClick={typed.drop}>
+              The count is done
             </Button>
           </Group>
           <Text c="dimmed" fz={15}>

@@ -35,7 +35,7 @@ function EntryRow({ entry, zone }: { entry: Entry; zone: string }) {
           {sayWeekday(dayOf(entry.at, zone))} {clockOf(entry.at, zone)}
         </Text>
         <Box className="grow">{entry.says}</Box>
-        {entry.within && (
+        {entry.within && !entry.whole && (
           <Anchor
             component="button"
             size="xs"

@@ -1,7 +1,7 @@
-import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useState } from 'react';
-import { Link, useParams } from 'react-router';
-import { bin, giveAway, markLabelled, lose, planFor, putAway, takeOut, wash } from '#core/commands';
+import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, Title } from '@mantine/core';
+import { lazy, Suspense } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { markLabelled, planFor, putAway, takeOut, wash } from '#core/commands';
 import { addDays, clockOf, countOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
 import { portionName, sayUndated } from '#core/session';
 import { sayVague, thawHoursOf } from '#core/store';
@@ -12,7 +12,9 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { LabelDrawings } from '../pack/LabelDrawings.tsx';
 import { previewOf } from '../pack/usePreview.ts';
 import { ColdLine, pullFor } from './ColdLine.tsx';
+import { GoesCard } from './GoesCard.tsx';
 import { HeatCard } from './HeatCard.tsx';
+import { LotCard } from './LotCard.tsx';
 import { SpotSelect } from '../ui/SpotSelect.tsx';
 import { placeName } from '../ui/packWords.ts';
 import { useMeasures } from '../sync/measures.ts';
@@ -44,6 +46,9 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   );
 }
 
+const RepackPack = lazy(() => import('./RepackPack.tsx'));
+const CorrectPack = lazy(() => import('./CorrectPack.tsx'));
+
 /** One pack: what it is, what can be done with it, its label and its story. */
 export function PackDetailPage() {
   const { sayMass } = useMeasures();
@@ -51,7 +56,8 @@ export function PackDetailPage() {
   const { data, error, isFetching, refetch } = usePackQuery(code);
   const frame = useFrameQuery().data;
   const { log, undo } = useCommands();
-  const [reason, setReason] = useState('');
+  const [params, setParams] = useSearchParams();
+  const sheet = (name?: 'correct' | 'repack'): void => setParams(name ? { [name]: '1' } : {}, { replace: true });
   if (error && 'status' in error && error.status === 404 && !isFetching) return <NoPack typed={code} error={error} />;
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const { pack, brief, container } = data;
@@ -71,6 +77,9 @@ export function PackDetailPage() {
         }
         lead={`${pack.code}, pack ${pack.nOf.n} of ${pack.nOf.of}, ${pack.made ? `made ${sayVague(pack.made)}` : sayUndated(pack.foundOn).toLowerCase()}. ${empty ? `Empty: ${pack.ended?.how ?? 'eaten'}.` : `${brief.status === 'fridge' ? (brief.cold === 'thawing' ? 'Thawing' : 'In the fridge') : placeName(data.places, pack)}.`}`}
       >
+        <Button variant="outline" onClick={() => sheet('correct')}>
+          Correct it
+        </Button>
         {!empty && (
           <Button component={Link} to={`/eat?log=${pack.packId}`}>
             Eaten
@@ -78,6 +87,10 @@ export function PackDetailPage() {
         )}
       </PageHead>
       {!empty && <NotFor says={brief.notFor} />}
+      <Suspense>
+        {params.has('correct') && <CorrectPack data={data} onClose={() => sheet()} />}
+        {params.has('repack') && !empty && <RepackPack data={data} onClose={() => sheet()} />}
+      </Suspense>
       <Columns parts={[1.2, '420px']} align="start">
         <Stack>
           <Card aria-label="What it is">
@@ -189,33 +202,16 @@ export function PackDetailPage() {
                   places={data.places}
                   onChoose={(to) => void log(putAway([brief], to), `${pack.name} is put away`)}
                 />
+                <Button variant="outline" onClick={() => sheet('repack')}>
+                  Pack it anew
+                </Button>
                 {!pack.labelled && (
                   <Button variant="outline" onClick={() => void log([markLabelled(brief, 'hand', data.labelSays)], 'Written by hand')}>
                     Label written
                   </Button>
                 )}
               </Group>
-              <Group mt={12}>
-                <TextInput
-                  className="grow"
-                  placeholder="Why it goes: taste, freezer burn, dropped..."
-                  aria-label="Reason for binning"
-                  value={reason}
-                  onChange={(e) => setReason(e.currentTarget.value)}
-                />
-                <Button variant="outline" onClick={() => void log([bin(brief, pack.left, reason)], `${pack.name} is binned`)}>
-                  Bin it
-                </Button>
-                <Button
-                  variant="outline"
-                  onClick={() => void log([giveAway(brief, pack.left, reason || 'somebody')], `${pack.name} is given away`)}
-                >
-                  Give it away
-                </Button>
-                <Button variant="outline" onClick={() => void log([lose(brief)], `${pack.name} is not to be found`)}>
-                  Not there
-                </Button>
-              </Group>
+              <GoesCard brief={brief} pack={pack} />
             </Card>
           )}
           {empty && container && !container.oneUse && !pack.washed && (
@@ -242,7 +238,7 @@ export function PackDetailPage() {
                       component="button"
                       size="xs"
                       type="button"
-                      onClick={() => void undo({ kind: 'events', events: [{ id: h.id, subjects: [pack.packId] }] })}
+                      onClick={() => void undo({ kind: 'events', events: h.act })}
                       aria-label={`Take back: ${h.says}`}
                     >
                       take back
@@ -259,7 +255,9 @@ export function PackDetailPage() {
             <LabelDrawings result={label} />
             {brief.printAgain && (
               <Note tone="bad" role="alert">
-                What is known of its allergens has changed since this label was printed. Print it again.
+                {pack.labelOld
+                  ? 'It was corrected since this label was printed. Print it again.'
+                  : 'What is known of its allergens has changed since this label was printed. Print it again.'}
               </Note>
             )}
             <Text inherit mt={10}>
@@ -279,6 +277,7 @@ export function PackDetailPage() {
               )}
             </Text>
           </Card>
+          {!empty && <LotCard data={data} />}
           <Cautions list={data.cautions} title="Before it is eaten" />
         </Stack>
       </Columns>

@@ -14,9 +14,12 @@ const setters: ReadonlySet<EventType> = new Set([
   'trimmed',
   'taskHanded',
   'corrected',
+  'repacked',
   'ticked',
   'invited',
   'atHome',
+  'ateOtherwise',
+  'rated',
 ]);
 
 interface Act {

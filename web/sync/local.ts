@@ -86,6 +86,7 @@ export async function localAnswer(path: string, pending: readonly PendingEntry[]
               events.filter((e) => e.subjects.includes(pack.packId)),
               world,
               instant,
+              events,
             ),
           }
         : { at, missing: `No pack ${id} is kept on this device; it may have been eaten, or filled elsewhere since.` };

@@ -1,8 +1,9 @@
 import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
-import { eat } from '#core/commands';
+import { eat, eatOtherwise } from '#core/commands';
 import { eatenAsPlanned } from '#core/eat';
 import { isDinner } from '#core/kitchen';
+import { otherwise } from '#core/session';
 import type { TodayAnswer } from '#core/queries';
 import { useCommands } from '../sync/commands.ts';
 import { NotFor } from '../ui/ui.tsx';
@@ -37,6 +38,35 @@ export function EveningQuestion({ data, dish }: { data: TodayAnswer; dish: strin
         <Button component={Link} variant="outline" size="lg" to="/eat?log=tonight">
           Changed
         </Button>
+      </Group>
+    </Card>
+  );
+}
+
+/** An evening of which nothing was planned is asked about too, once: it may have been fresh, out, or from the freezer after all. */
+export function WhatWasIt({ data, householdId }: { data: TodayAnswer; householdId: string }) {
+  const { log } = useCommands();
+  return (
+    <Card mb={16} data-tone="saffron" aria-label="This evening">
+      <Group>
+        <Box className="grow">
+          <Title order={2}>What was for dinner?</Title>
+          <Text inherit c="dimmed">
+            Nothing was planned from the freezer.
+          </Text>
+        </Box>
+        <Button component={Link} to="/eat?log=1">
+          From the freezer
+        </Button>
+        {(['fresh', 'out', 'none'] as const).map((how) => (
+          <Button
+            key={how}
+            variant="outline"
+            onClick={() => void log([eatOtherwise(householdId, data.today, how, data.tableSeen)], `Dinner today: ${otherwise[how]}`)}
+          >
+            {how === 'fresh' ? 'Cooked fresh' : how === 'out' ? 'Eaten out' : 'None'}
+          </Button>
+        ))}
       </Group>
     </Card>
   );

@@ -1,4 +1,5 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
+import { lazy, Suspense } from 'react';
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
@@ -10,17 +11,22 @@ import { PastCard } from '../eat/PastCard.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
 import { missing, steps } from '../welcome/steps.ts';
 import { AtTheTable } from './AtTheTable.tsx';
-import { EveningQuestion } from './EveningQuestion.tsx';
+import { EveningQuestion, WhatWasIt } from './EveningQuestion.tsx';
 import { Now } from './Now.tsx';
 import { EatFirst, Lasting, Week } from './Cards.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
 import { Note } from '../ui/Note.tsx';
+import { AfterPaint } from '../ui/AfterPaint.tsx';
+import { useEver } from '../ui/useEver.ts';
 import { Columns } from '../ui/Columns.tsx';
+
+const HowWasIt = lazy(() => import('../eat/HowWasIt.tsx'));
 
 /** Today: the next thing to do, what to eat first, how long it lasts. */
 export function TodayPage() {
   const { data, error, refetch } = useTodayQuery();
   const frame = useFrameQuery().data;
+  const asksHow = useEver((data?.howWasIt.length ?? 0) > 0);
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const open = missing(frame.setup);
   if (open.length === steps.length && !sessionStorage.getItem('tambo.welcomeLeft')) return <Navigate to="/welcome" replace />;
@@ -28,7 +34,8 @@ export function TodayPage() {
   const tonight = view.tonight.packs.filter(isDinner);
   const names = [...new Set(tonight.map((p) => p.name))];
   const plates = sayPortions(view.tonight.quarters / 4);
-  const asks = !view.tonight.logged && names.length > 0 && asksAboutDinner(frame.household, clockOf(frame.now, frame.household.timeZone));
+  const evening = !view.tonight.logged && asksAboutDinner(frame.household, clockOf(frame.now, frame.household.timeZone));
+  const asks = evening && names.length > 0;
   const lead = view.tonight.logged
     ? 'Tonight’s dinner is written down.'
     : names.length > 0
@@ -47,6 +54,7 @@ export function TodayPage() {
         )}
       </PageHead>
       {asks && <EveningQuestion data={data} dish={names.join(' and ')} />}
+      {evening && names.length === 0 && view.tonight.quarters > 0 && <WhatWasIt data={data} householdId={frame.household.id} />}
       {!asks && names.length > 0 && !view.tonight.logged && <NotFor says={view.tonight.notFor} />}
       <PastCard packs={view.past.map(({ pack, eatBy }) => ({ ...pack, seen: pack.seen ?? pack.packId, eatBy }))} today={data.today} />
       <HalfMade />
@@ -87,6 +95,15 @@ export function TodayPage() {
               <Week data={data} />
             </Stack>
           </Columns>
+          {asksHow && (
+            <AfterPaint>
+              <Suspense>
+                <Box mt={16}>
+                  <HowWasIt asked={data.howWasIt} today={data.today} />
+                </Box>
+              </Suspense>
+            </AfterPaint>
+          )}
           {data.next && (
             <Box mt={16}>
               <SessionHeader brief={data.next} />

@@ -14,6 +14,8 @@ interface Props {
   /** A day without its year is the next one, or the last one. */
   year?: DayReading['year'];
   w?: number;
+  /** Whether there may be none. */
+  clearable?: boolean;
   /** What is wrong with it beside not being a day. */
   error?: string | undefined;
   'data-path'?: string | undefined;
@@ -22,7 +24,7 @@ interface Props {
 const names = { nextMonth: 'Next month', previousMonth: 'Previous month', nextYear: 'Next year', previousYear: 'Previous year' };
 
 /** A day, typed in the household's own order or chosen from a calendar; what is no day stays as it is typed, and says so. */
-export function DayField({ label, value, onChange, year = 'next', w = 170, error, 'data-path': path }: Props) {
+export function DayField({ label, value, onChange, year = 'next', w = 170, clearable = true, error, 'data-path': path }: Props) {
   const frame = useAppSelector(selectFrame);
   const [typed, setTyped] = useState('');
   const [bad, setBad] = useState(false);
@@ -48,7 +50,7 @@ export function DayField({ label, value, onChange, year = 'next', w = 170, error
       valueFormat={sayDayYear}
       // what is a day is shown in full; what is none stays as it was typed
       fixOnBlur={!noDay}
-      clearable
+      clearable={clearable}
       clearButtonProps={{ 'aria-label': `No ${label.toLowerCase()}` }}
       locale="en-gb"
       weekendDays={[]}

@@ -14,18 +14,20 @@ export const spotsOf = (places: readonly Place[]): Spot[] =>
 /** Chooses a shelf or basket; with `prompt`, nothing is chosen to begin with. */
 export function SpotSelect(props: {
   label: string;
+  /** Above the field, not only for those who do not see it. */
+  shown?: boolean;
   places: readonly Place[];
   spot?: Spot | undefined;
   prompt?: string;
   onChoose: (spot: Spot) => void;
 }) {
-  const { label, places, spot, prompt, onChoose } = props;
+  const { label, shown, places, spot, prompt, onChoose } = props;
   const spots = spotsOf(places);
   const at = spots.findIndex((s) => s.placeId === spot?.placeId && s.zoneId === spot.zoneId);
   return (
     <NativeSelect
       className="grow"
-      aria-label={label}
+      {...(shown ? { label } : { 'aria-label': label })}
       value={at < 0 ? '' : at}
       onChange={(e) => {
         const chosen = e.currentTarget.value === '' ? undefined : spots[Number(e.currentTarget.value)];

@@ -11,6 +11,7 @@ import { newId } from '../sync/device.ts';
 import { Stepper } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import { fits, takeChanges } from './takeStarters.ts';
 
 /** A dish's portions unless the cook says otherwise: three dinners of this table, never less than the recipe is written for. */
 const dinnersOfADish = 3;
@@ -42,15 +43,13 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
     const asked = (s: Starter): number => (wanted.ok ? (wanted.batches.find((b) => b.recipeId === s.recipe.id)?.portions ?? 0) : 0);
     const kept = [...bases, ...picked].map((s) => {
       const mine = own.find((r) => r.recipe.id === s.recipe.id)?.recipe;
-      return { starter: s, recipeId: s.recipe.id, revisionId: mine?.revisionId ?? s.revision.id, isNew: !mine };
+      return { starter: s, recipeId: s.recipe.id, revisionId: mine?.revisionId ?? s.revision.id };
     });
     const changes: NewChange[] = [
-      ...kept
-        .filter((k) => k.isNew)
-        .flatMap(({ starter }): NewChange[] => [
-          { table: 'recipe_revision', id: starter.revision.id, data: starter.revision, was: null },
-          { table: 'recipe', id: starter.recipe.id, data: starter.recipe, was: null },
-        ]),
+      ...takeChanges(
+        kept.map((k) => k.starter),
+        new Set(own.map((r) => r.recipe.id)),
+      ),
       {
         table: 'session',
         id,
@@ -95,7 +94,7 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
         </Button>
       </Group>
       <Rows className="startlist" aria-label="Starter recipes">
-        {starters.map((s) => {
+        {starters.filter(fits).map((s) => {
           const on = chosen[s.recipe.id];
           return (
             <li key={s.recipe.id}>
@@ -126,6 +125,11 @@ export function FirstSession({ kitchen, today }: { kitchen: KitchenAnswer; today
           );
         })}
       </Rows>
+      {starters.some((s) => !fits(s)) && (
+        <Text size="sm" c="dimmed" mt={8}>
+          {countOf(starters.filter((s) => !fits(s)).length, 'more recipe')} that do not fit who eats here or the gear here stand in Recipes.
+        </Text>
+      )}
     </>
   );
 }

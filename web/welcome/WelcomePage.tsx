@@ -94,7 +94,7 @@ export function WelcomePage() {
         )
       ) : (
         <Card aria-label={step.title}>
-          {step.id === 'eaters' && <WhoEats eaters={kitchen.data.eaters} />}
+          {step.id === 'eaters' && <WhoEats eaters={kitchen.data.eaters} figures={kitchen.data.figures} />}
           {step.id === 'gear' && <WhatYouOwn kitchen={kitchen.data} />}
           {step.id === 'session' && <FirstSession kitchen={kitchen.data} today={today} />}
         </Card>

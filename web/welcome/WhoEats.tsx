@@ -1,6 +1,6 @@
 import { Anchor, Button, Group, Input, Text, TextInput } from '@mantine/core';
 import { useRef, useState } from 'react';
-import type { Eater } from '#core/contract';
+import type { Eater, Figures } from '#core/contract';
 import { useCommands } from '../sync/commands.ts';
 import { newEater } from '../kitchen/newEater.ts';
 import { Rows } from '../ui/Rows.tsx';
@@ -14,12 +14,12 @@ const stages: readonly (readonly [Eater['stage'], string])[] = [
 ];
 
 /** Step 1: a name and what they are, one tap each. */
-export function WhoEats({ eaters }: { eaters: readonly Eater[] }) {
+export function WhoEats({ eaters, figures }: { eaters: readonly Eater[]; figures: Figures }) {
   const { write } = useCommands();
   const [name, setName] = useState('');
   const field = useRef<HTMLInputElement>(null);
   const add = (stage: Eater['stage']): void => {
-    const eater = newEater(stage, name.trim() || `Somebody ${eaters.length + 1}`);
+    const eater = newEater(figures, stage, name.trim() || `Somebody ${eaters.length + 1}`);
     void write([{ table: 'eater', id: eater.id, data: eater, was: null }], `${eater.name} is at the table`);
     setName('');
     field.current?.focus();

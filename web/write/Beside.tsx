@@ -1,7 +1,7 @@
 import { Anchor, Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { memo, useMemo } from 'react';
 import { Link } from 'react-router';
-import type { Revision, Writing } from '#core/contract';
+import type { Figures, Revision, Writing } from '#core/contract';
 import { capital, countOf, mayHold, type IngredientFinder } from '#core/kitchen';
 import {
   allergenLines,
@@ -28,15 +28,15 @@ import type { SetFood } from './FoodPanel.tsx';
 export type Put = (part: Partial<Writing>, field?: string) => void;
 
 /** A composed recipe as a revision that scaling takes. */
-function asRevision(composed: Composed, finder: IngredientFinder): Revision {
+function asRevision(composed: Composed, finder: IngredientFinder, figures: Figures): Revision {
   const revision: Revision = { ...composed.revision, id: 'writing', recipeId: 'writing', madeAt: '2020-01-01T00:00:00.000Z' };
-  return { ...revision, density: finishedDensity(revision, finder) };
+  return { ...revision, density: finishedDensity(revision, finder, figures) };
 }
 
 /** What goes in, what boils off and what comes out of a recipe as it stands. */
 function useYield(composed: Composed, finder: IngredientFinder, data: WriteAnswer) {
   return useMemo(() => {
-    const revision = asRevision(composed, finder);
+    const revision = asRevision(composed, finder, data.figures);
     if (revision.lines.length === 0) return undefined;
     try {
       const recipe = weighRecipe(revision, finder);

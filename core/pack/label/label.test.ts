@@ -5,6 +5,8 @@ import { codeFrom } from '../code.ts';
 import { heatRow, heatWays, labelWays, type HeatForm, type HeatMethod } from '../reheat/index.ts';
 import { textWidthMm } from '../text.ts';
 import { drawLabel, missingSigns, type DrawnLabel, type LabelContent, type LabelResult, type QrModules } from './index.ts';
+import { adviceOf } from '#core/kitchen';
+import { testFigures } from '../../kitchen/fixtures.ts';
 
 const qr: QrModules = { size: 25, dark: Array.from({ length: 625 }, (_, i) => i % 3 === 0) };
 const size = { widthMm: 63.5, heightMm: 38.1 };
@@ -163,6 +165,7 @@ describe('two thousand generated labels', () => {
   const stoves = {
     has: new Set<HeatMethod>(['hob', 'boil', 'steam', 'oven', 'microwave', 'air fryer', 'pressure cooker', 'slow cooker', 'none']),
     fan: false,
+    block: { slowMm: testFigures.blockSlow, mostMm: testFigures.blockMost, longer: testFigures.blockLonger },
   };
   const heatOf = fc
     .record({
@@ -175,7 +178,7 @@ describe('two thousand generated labels', () => {
       heatWays(rows, classId, { forms: [form], massG, volumeMl: massG, thicknessMm: mm }, stoves)
         .filter((w, i) => i === 0 || w.stop === undefined)
         .slice(0, 2)
-        .map((w) => labelWays(w, 'GB')),
+        .map((w) => labelWays(w, adviceOf('GB', testFigures))),
     );
   const labels = fc.record({
     name: words(6),

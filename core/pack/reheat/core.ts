@@ -1,10 +1,10 @@
-import type { Household } from '#core/contract';
+import type { Advice } from '#core/kitchen';
 
 /**
- * Core temperature by the household's country: 75 °C in the UK (or 70 °C held for 2 min; FSA), 74 °C elsewhere (FSIS).
- * @example reheatCore('GB').degrees // what the middle has to reach, by this country's authority
+ * What the middle has to reach, by the country's advice: 75 °C in the UK (or 70 °C held for 2 min; FSA), 74 °C elsewhere (FSIS), as the table of set points says.
+ * @example reheatCore(adviceOf('GB', figures)).degrees // 75 °C
  */
-export const reheatCore = (country: Household['country']): { degrees: string; text: string; source: string } =>
-  country === 'GB'
-    ? { degrees: '75\u00A0°C', text: '75\u00A0°C in the middle', source: 'FSA' }
-    : { degrees: '74\u00A0°C', text: '74\u00A0°C in the middle', source: 'FSIS' };
+export const reheatCore = (advice: Advice): { degrees: string; text: string; source: string } => {
+  const degrees = `${advice.coreC}\u00A0°C`;
+  return { degrees, text: `${degrees} in the middle`, source: advice.coreSource };
+};

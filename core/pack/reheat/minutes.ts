@@ -73,8 +73,12 @@ const wattBounds = { least: 0.75, most: 1.35 } as const;
  */
 export const wattFactor = (watts: number): number => Math.min(wattBounds.most, Math.max(wattBounds.least, tableWatts / watts));
 
-/** A block thicker than this takes a fifth longer in a microwave, and above the second it is not advised (reference 11.3). */
-export const blockMm = { slow: 50, most: 60, longer: 1.2 } as const;
+/** A block thicker than `slow` takes longer in a microwave, and above `most` it is not advised (table of thickness; reference 11.3). */
+export interface BlockLimits {
+  slowMm: number;
+  mostMm: number;
+  longer: number;
+}
 
 /** Liquid to add: to 5 ml below 100, to 10 above; at least a tablespoon (a teaspoon for babies) and at most a cup. */
 export function liquidMl(per500g: number, amount: number, baby: boolean): number {

@@ -1,4 +1,4 @@
-import type { Household } from '#core/contract';
+import type { Advice } from '#core/kitchen';
 import { reheatCore } from './core.ts';
 import { isBaby, isRaw, longPower, longSpan, nounOf } from './say.ts';
 import type { HeatForm } from './rows.ts';
@@ -141,11 +141,11 @@ function cook(way: HeatWay, one: boolean): string {
 }
 
 /** 3 to 5: how one sees that it is ready, standing, and what is always said. */
-function ready(way: HeatWay, one: boolean, country: Household['country']): string[] {
+function ready(way: HeatWay, one: boolean, advice: Advice): string[] {
   const { row } = way;
   const w = words(one);
-  const core = reheatCore(country).degrees.replace('\u00A0', ' ');
-  const once = country === 'US' ? [] : [`Reheat ${w.it} only once.`];
+  const core = reheatCore(advice).degrees.replace('\u00A0', ' ');
+  const once = advice.country === 'US' ? [] : [`Reheat ${w.it} only once.`];
   const rest =
     row.restMin > 0 && way.method !== 'pressure cooker'
       ? [
@@ -183,13 +183,13 @@ function ready(way: HeatWay, one: boolean, country: Household['country']): strin
   }
 }
 
-/** Lines that belong to a food whatever way it is heated; for the page. @example heatNotes(way, 'GB') // cautions that go with it */
-export function heatNotes(way: HeatWay, country: Household['country']): string[] {
+/** Lines that belong to a food whatever way it is heated; for the page. @example heatNotes(way, advice) // cautions that go with it */
+export function heatNotes(way: HeatWay, advice: Advice): string[] {
   const { say } = way.row;
   return [
     ...(say === 'rice'
       ? [
-          country === 'US'
+          advice.country === 'US'
             ? 'Rice: cool it fast, and heat it right through.'
             : 'Rice: from the fridge within 24 hours, and heated once only.',
         ]
@@ -245,12 +245,12 @@ const refusals: readonly [RegExp, (core: string) => string][] = [
 /**
  * One way as a page says it: out of the container, cover and minutes, how one sees it is ready, standing, once only.
  * @returns whole sentences, in that order
- * @example pageWay(way, 'GB') // step by step, for the page
+ * @example pageWay(way, advice) // step by step, for the page
  */
-export function pageWay(way: HeatWay, country: Household['country']): string[] {
+export function pageWay(way: HeatWay, advice: Advice): string[] {
   const { row } = way;
   const { the, one } = nounOf(way);
-  const core = reheatCore(country).degrees.replace('\u00A0', ' ');
+  const core = reheatCore(advice).degrees.replace('\u00A0', ' ');
   const rawFirst = isRaw(way) ? ['This kit is raw.'] : [];
   if (way.stop === 'refused') {
     const say = refusals.find(([pattern]) => pattern.test(row.why))?.[1];
@@ -276,7 +276,7 @@ export function pageWay(way: HeatWay, country: Household['country']): string[] {
       : [
           `At ${Math.round(way.thicknessMm ?? 0)} mm ${the} would be dry outside before the middle is hot: ${row.beyond === 'cut smaller' ? 'cut' : 'spread'} ${words(one).it} no thicker than ${way.cutToMm} mm first.`,
         ];
-  return [...rawFirst, ...thawed, ...divide, ...thinner, takeOut(way, the, one), cook(way, one), ...ready(way, one, country)].filter(
+  return [...rawFirst, ...thawed, ...divide, ...thinner, takeOut(way, the, one), cook(way, one), ...ready(way, one, advice)].filter(
     Boolean,
   );
 }

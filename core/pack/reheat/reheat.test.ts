@@ -15,9 +15,12 @@ import {
   type Stoves,
 } from './index.ts';
 import { workedPacks } from './worked.rows.ts';
+import { adviceOf } from '#core/kitchen';
+import { testFigures } from '../../kitchen/fixtures.ts';
 
 const rows = reheatRows.map(heatRow);
-const stoves: Stoves = { has: new Set(), fan: false };
+const block = { slowMm: testFigures.blockSlow, mostMm: testFigures.blockMost, longer: testFigures.blockLonger };
+const stoves: Stoves = { has: new Set(), fan: false, block };
 /** Every figure of a sentence, in order; "half power" is a figure in words. */
 const figures = (text: string): string[] =>
   [...text.replace(/\bhalf power\b/g, '50 %').matchAll(/\d[\d,]*[¼½¾]?|[¼½¾]/g)].map((m) => m[0].replace(/,/g, ''));
@@ -37,15 +40,15 @@ describe('sixty worked packs', () => {
       },
       { ...stoves, watts: 800, ...own, fan: own.fan ?? false },
     );
-    const [said = ''] = labelWays(way, 'GB');
+    const [said = ''] = labelWays(way, adviceOf('GB', testFigures));
     expect(said.length).toBeLessThanOrEqual(labelSigns);
     // a figure the label leaves out for room stands on the page; none is another one
     expect(
       figures(said).filter((f) => !label.split(' ').includes(f)),
       said,
     ).toEqual([]);
-    const written = figures(pageWay(way, 'GB').join(' '));
-    expect(written, pageWay(way, 'GB').join(' ')).toEqual(page.split(' ').filter(Boolean));
+    const written = figures(pageWay(way, adviceOf('GB', testFigures)).join(' '));
+    expect(written, pageWay(way, adviceOf('GB', testFigures)).join(' ')).toEqual(page.split(' ').filter(Boolean));
   });
 });
 
@@ -87,11 +90,11 @@ describe('any food in any container of any kitchen', () => {
         kitchens,
         fc.constantFrom('GB' as const, 'US' as const, 'EU' as const),
         (classId, pack, kitchen, country) => {
-          const ways = heatWays(rows, classId, defined(pack) as never, defined(kitchen) as Stoves);
+          const ways = heatWays(rows, classId, defined(pack) as never, { ...defined(kitchen), block } as Stoves);
           expect(ways.length).toBeGreaterThan(0);
           if (classId !== 'never') expect(ways[0]!.stop, classId).not.toBe('refused');
           for (const way of ways) {
-            for (const said of labelWays(way, country)) {
+            for (const said of labelWays(way, adviceOf(country, testFigures))) {
               expect(said.length).toBeLessThanOrEqual(labelSigns);
               expect(said).toMatch(/^[A-Z].*\.$/);
               expect(said).not.toMatch(
@@ -99,7 +102,7 @@ describe('any food in any container of any kitchen', () => {
               );
               expect(said.split(/\bmin\b.*\bmin min\b/)).toHaveLength(1);
             }
-            const page = pageWay(way, country);
+            const page = pageWay(way, adviceOf(country, testFigures));
             expect(page.length).toBeGreaterThan(0);
             for (const sentence of page) {
               expect(sentence).toMatch(/^[A-Z].*\.$/);

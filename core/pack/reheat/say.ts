@@ -1,4 +1,4 @@
-import type { Household } from '#core/contract';
+import type { Advice } from '#core/kitchen';
 import { reheatCore } from './core.ts';
 import type { Span } from './minutes.ts';
 import type { HeatWay } from './ways.ts';
@@ -165,8 +165,8 @@ function stirShort(way: HeatWay, detail: boolean): string {
   }
 }
 
-function endShort(way: HeatWay, country: Household['country'], whole: boolean): string {
-  const core = reheatCore(country).degrees;
+function endShort(way: HeatWay, advice: Advice, whole: boolean): string {
+  const core = reheatCore(advice).degrees;
   if (way.row.say === 'no boil') return `to ${core} but not boiling`;
   switch (way.row.end) {
     case 'boil':
@@ -183,8 +183,8 @@ function endShort(way: HeatWay, country: Household['country'], whole: boolean): 
 }
 
 /** Sentences for what is not heated by minutes, or not at all. */
-function fixedShort(way: HeatWay, country: Household['country']): string | undefined {
-  const core = reheatCore(country).degrees;
+function fixedShort(way: HeatWay, advice: Advice): string | undefined {
+  const core = reheatCore(advice).degrees;
   const { row } = way;
   switch (row.say) {
     case 'paste':
@@ -217,9 +217,9 @@ function fixedShort(way: HeatWay, country: Household['country']): string | undef
 }
 
 /** Why a way is refused, and what to do. */
-function stopShort(way: HeatWay, country: Household['country']): string {
+function stopShort(way: HeatWay, advice: Advice): string {
   const { row } = way;
-  const core = reheatCore(country).degrees;
+  const core = reheatCore(advice).degrees;
   if (way.stop === 'thawFirst') return 'Thaw in the fridge first: a frozen glass or china dish can crack in the heat.';
   if (way.stop === 'tooThick') return `Too thick to heat from frozen: thaw in the fridge first, then heat to ${core} right through.`;
   if (row.why.startsWith('baby meat')) return 'Not in a microwave: heat on the hob until piping hot, then cool to lukewarm.';
@@ -302,7 +302,7 @@ function startShort(way: HeatWay): string {
   return `${startWords[way.start]}:`;
 }
 
-function labelSentence(way: HeatWay, country: Household['country'], cut: Cut): string {
+function labelSentence(way: HeatWay, advice: Advice, cut: Cut): string {
   const { row } = way;
   const thinner =
     way.cutToMm === undefined
@@ -323,7 +323,7 @@ function labelSentence(way: HeatWay, country: Household['country'], cut: Cut): s
     row.say === 'foil edges' && cut.foil ? 'edges under foil' : '',
     way.foilOffMin !== undefined && cut.foil ? `foil off for the last ${way.foilOffMin}` : '',
     cut.stir === 'none' ? '' : stirShort(way, cut.stir === 'detail'),
-    endShort(way, country, cut.right),
+    endShort(way, advice, cut.right),
   ].filter(Boolean);
   return `${startShort(way)} ${head} ${[minutesShort(way), ...tail].filter(Boolean).join(', ')}.`;
 }
@@ -331,13 +331,13 @@ function labelSentence(way: HeatWay, country: Household['country'], cut: Cut): s
 /**
  * One way as a label says it, longest first: one sentence of at most 110 signs, then ever shorter ones for a label without room.
  * Start, appliance, setting, minutes, cover and end stay in all of them.
- * @example labelWays(way, 'GB') // the longest wording first, shorter ones for a small label
+ * @example labelWays(way, advice) // the longest wording first, shorter ones for a small label
  */
-export function labelWays(way: HeatWay, country: Household['country']): string[] {
-  if (way.stop) return [stopShort(way, country)];
-  const fixed = fixedShort(way, country);
+export function labelWays(way: HeatWay, advice: Advice): string[] {
+  if (way.stop) return [stopShort(way, advice)];
+  const fixed = fixedShort(way, advice);
   if (fixed !== undefined) return [fixed];
-  const all = [...new Set(cuts.map((c) => labelSentence(way, country, c)))];
+  const all = [...new Set(cuts.map((c) => labelSentence(way, advice, c)))];
   const fitting = all.filter((s) => s.length <= labelSigns);
   return fitting.length > 0 ? fitting : all.slice(-1);
 }

@@ -1,5 +1,4 @@
-import type { Household } from '#core/contract';
-import type { ReferenceRow } from '#core/kitchen';
+import type { Advice, ReferenceRow } from '#core/kitchen';
 
 /** Hours in the fridge until no ice is left: plan by the long end, count eat-by from the short one. */
 export interface ThawRange {
@@ -50,19 +49,19 @@ export function thawRange(rows: readonly ReferenceRow[], shape: ThawShape, mm: n
 
 /**
  * What is thawed in the fridge is eaten within so many days: a day in the UK; cooked food three, raw food one in the US (FSA; FSIS; reference 1.5).
- * @example thawedDays('GB', false, false) // days that thawed food keeps in the fridge
+ * A baby's food keeps as long as raw food does.
+ * @example thawedDays(adviceOf('GB', figures).thawedDays, false, false) // days that thawed food keeps in the fridge
  */
-export const thawedDays = (country: Household['country'], raw: boolean, baby: boolean): number =>
-  country === 'US' && !raw && !baby ? 3 : 1;
+export const thawedDays = (days: Advice['thawedDays'], raw: boolean, baby: boolean): number => (raw || baby ? days.raw : days.cooked);
 
 const nb = '\u00A0';
 
 /**
  * `18–44 h in the fridge, then eat within 24 h`.
- * @example sayThaw({ low: 12, high: 24 }, 'GB', false, false) // `thaw 12 to 24 h in the fridge, eat within a day`
+ * @example sayThaw({ low: 12, high: 24 }, advice, false, false) // `thaw 12 to 24 h in the fridge, eat within a day`
  */
-export function sayThaw(range: Pick<ThawRange, 'low' | 'high'>, country: Household['country'], raw: boolean, baby: boolean): string {
-  const days = thawedDays(country, raw, baby);
+export function sayThaw(range: Pick<ThawRange, 'low' | 'high'>, advice: Pick<Advice, 'thawedDays'>, raw: boolean, baby: boolean): string {
+  const days = thawedDays(advice.thawedDays, raw, baby);
   const hours = range.low === range.high ? `about ${range.low}${nb}h` : `${range.low}–${range.high}${nb}h`;
   return `${hours} in the fridge, then ${raw ? 'cook' : 'eat'} within ${days === 1 ? `24${nb}h` : `${days}${nb}days`}`;
 }

@@ -1,5 +1,5 @@
-import type { Container, Equipment } from '#core/contract';
-import { blockMm, foilOffMin, growth, liquidMl, onMarks, wattFactor, type Span } from './minutes.ts';
+import type { Container, Equipment, Figures } from '#core/contract';
+import { foilOffMin, growth, liquidMl, onMarks, wattFactor, type BlockLimits, type Span } from './minutes.ts';
 import type { HeatForm, HeatMethod, HeatRow, HeatStart } from './rows.ts';
 
 /** The food in one pack, as heat sees it. */
@@ -24,6 +24,8 @@ export interface Stoves {
   fan: boolean;
   /** Watts of its microwave; not known, the weaker usual one counts. */
   watts?: number;
+  /** What a microwave does with thick frozen blocks. */
+  block: BlockLimits;
 }
 
 /** Not entered, a microwave counts as one of these watts (reheating table, 2). */
@@ -41,9 +43,9 @@ const stoveOf: Partial<Record<Equipment['kind'], readonly HeatMethod[]>> = {
 
 /**
  * What can be heated with here; a household that has entered no stove at all is taken to have a hob, an oven and a microwave.
- * @example stovesOf(equipment).microwave // watts, when there is one
+ * @example stovesOf(equipment, figures).watts // watts, when there is one
  */
-export function stovesOf(equipment: readonly Equipment[]): Stoves {
+export function stovesOf(equipment: readonly Equipment[], figures: Pick<Figures, 'blockSlow' | 'blockMost' | 'blockLonger'>): Stoves {
   const own = equipment.filter((e) => e.count > 0);
   const has = new Set<HeatMethod>(own.flatMap((e) => stoveOf[e.kind] ?? []));
   if (has.size === 0) for (const m of ['hob', 'boil', 'steam', 'kettle', 'oven', 'microwave'] as const) has.add(m);
@@ -55,6 +57,7 @@ export function stovesOf(equipment: readonly Equipment[]): Stoves {
     // an oven that is said to have a fan counts; two of them and one has not: the static minutes hold for both
     fan: ovens.length > 0 && ovens.every((e) => e.fan === true),
     ...(microwave?.watts !== undefined && { watts: microwave.watts }),
+    block: { slowMm: figures.blockSlow, mostMm: figures.blockMost, longer: figures.blockLonger },
   };
 }
 
@@ -117,7 +120,7 @@ function staysIn(row: HeatRow, pack: HeatPack): boolean {
 /**
  * What a row means for a pack: minutes on their marks, liquid, turns, or why not.
  * @param row one that fits the pack's container
- * @example heatWay(row, tubOfStew, stovesOf(equipment)) // from frozen or thawed, how long, how hot
+ * @example heatWay(row, tubOfStew, stovesOf(equipment, figures)) // from frozen or thawed, how long, how hot
  */
 export function heatWay(row: HeatRow, pack: HeatPack, stoves: Stoves): HeatWay {
   const micro = row.method === 'microwave';
@@ -163,8 +166,8 @@ export function heatWay(row: HeatRow, pack: HeatPack, stoves: Stoves): HeatWay {
     way.watts = { value: watts, assumed: stoves.watts === undefined };
     factor *= wattFactor(watts);
     const block = row.start === 'frozen' && row.form !== 'loose' ? (pack.thicknessMm ?? 0) : 0;
-    if (block > blockMm.most && row.cover === 'vented') return { ...way, stop: 'tooThick' };
-    if (block > blockMm.slow && row.cover === 'vented') factor *= blockMm.longer;
+    if (block > stoves.block.mostMm && row.cover === 'vented') return { ...way, stop: 'tooThick' };
+    if (block > stoves.block.slowMm && row.cover === 'vented') factor *= stoves.block.longer;
   }
   way.stages = row.stages.map((s) => onMarks(s.low * factor, s.high * factor));
   const baby = row.end === 'baby';

@@ -6,7 +6,6 @@ export const limitRows: readonly LimitRow[] = [
   { id: 'pot', use: 'stirred without slopping over', share: 0.75, source: 'KIT', conf: 'B' },
   { id: 'pulse', use: 'chopped by pulses', share: 0.5, source: 'MAKER;KIT', conf: 'B' },
   { id: 'puree', use: 'pureed cold', share: 2 / 3, source: 'MAKER;KIT', conf: 'B' },
-  { id: 'hot', use: 'hot, with the vent open', share: 1 / 3, source: 'MAKER;KIT', conf: 'B' },
 ];
 
 /** Water stays this far under the rim of a stock pot at a bare simmer (reference 9.3). */

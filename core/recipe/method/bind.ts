@@ -60,7 +60,9 @@ function takeLine(st: State, s: Spoken): void {
     refer(st, holder);
     return;
   }
-  const byWord = s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
+  // “the base” of a dish that draws from one is that one, whatever was fried before
+  const drawn = line.item.type === 'recipe' && left > 0.99;
+  const byWord = !drawn && s.mention.weight <= 7 && isProduct(s.tokens[s.mention.to]!.stem);
   const made = byWord ? producerOf(ctx.pieces, ctx.bound, s.tokens[s.mention.to]!.stem, n) : undefined;
   const compoundName = s.mention.line.words.size > 1 && compounds.test(s.tokens[s.mention.to]!.stem);
   if (made !== undefined && (left < 0.01 || compoundName || !s.mention.line.words.has(s.tokens[s.mention.to]!.stem))) {

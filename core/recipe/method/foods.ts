@@ -45,12 +45,17 @@ export const titleWords = (title: string | undefined): string[] =>
     .map(stemOf)
     .filter((w) => w.length > 2 && !/^(?:for|the|and)$/.test(w));
 
+/** What a recipe of one's own is called: its whole name, commas and all, and the part that says what it is. */
+const ownTexts = (name: string): string[] => {
+  const whole = name.replace(/[^\p{L}\p{N}]+/gu, ' ');
+  return [whole, whole.split(/\s(?:in|with|from|for|of|on|mit|aus|für|de|du|con|di|da)\s/iu)[0] ?? whole];
+};
+
 /** Names of a line in a method. @example namesOf(line, finder).heads.has('leek') // true for “2 leeks, sliced” */
 export function namesOf(line: Line, finder: IngredientFinder | undefined): LineNames {
   const row = line.item.type === 'ingredient' ? finder?.byId(line.item.id) : undefined;
   const texts = [
-    line.name.split(/[,(]/)[0] ?? line.name,
-    written(line),
+    ...(line.item.type === 'recipe' ? ownTexts(line.name) : [line.name.split(/[,(]/)[0] ?? line.name, written(line)]),
     ...(line.alternatives ?? []),
     ...(row ? [row.name, ...row.otherNames] : []),
   ];

@@ -117,7 +117,7 @@ export function bowlLoad(flow: FlowStep, input: PassageInput, total: number, ope
   const bowls = input.gear.equipment
     .filter((e) => (e.kind === 'processor' || e.kind === 'blender') && e.count > 0)
     .flatMap((e) => {
-      const usable = bowlUsable(e, flow.bowl ?? 'pulse');
+      const usable = bowlUsable(e, flow.bowl ?? 'pulse', input.gear);
       return usable ? [{ e, usable }] : [];
     })
     .sort(

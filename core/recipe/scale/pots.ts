@@ -197,7 +197,7 @@ export function factorThatFills(recipe: WeighedRecipe, gear: Gear, vesselId: str
   const sum = total(massG, revision);
   if (vessel.kind === 'processor' || vessel.kind === 'blender') {
     const factors = flow.flatMap((f) => {
-      const usable = f.bowl && bowlUsable(vessel, f.bowl);
+      const usable = f.bowl && bowlUsable(vessel, f.bowl, gear);
       const share = sum > 0 ? massIn(f, massG) / sum : 0;
       return usable && share > 0 && writtenMl !== undefined ? [usable.ml / (writtenMl * share)] : [];
     });

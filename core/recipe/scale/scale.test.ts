@@ -18,6 +18,7 @@ import {
   type ScaleTarget,
   weighRecipe,
 } from './index.ts';
+import { testFigures } from '../../kitchen/fixtures.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const weighed = (revision: Revision) => weighRecipe(revision, finder);
@@ -44,7 +45,7 @@ const pot = (id: string, litres: number, diameterMm: number, over: Partial<Equip
   ...over,
 });
 const hob: Equipment = { id: 'hob', name: 'Hob', kind: 'hob', count: 4, watts: 2200, heat: 'ceramic' };
-const gear = (...equipment: Equipment[]): Gear => ({ equipment: [hob, ...equipment], containers: [] });
+const gear = (...equipment: Equipment[]): Gear => ({ equipment: [hob, ...equipment], containers: [], hotShare: testFigures.hotShare });
 const kitchen = gear(pot('p9', 9, 260), pot('p5', 5.4, 280), pot('p3', 2.8, 180));
 
 /** A stew of six servings: 2.4 L out of a pot in which 350 ml of water went. */
@@ -96,10 +97,10 @@ describe('loads', () => {
     expect(equalLoads(5400, usable.ml).loads).toBe(2);
   });
   it('machine guard: 1.2 L of liquid, a limit of 0.7 L, two loads', () => {
-    expect(equalLoads(1200, bowlUsable({ litres: 2.2, marks: { hotMl: 700 } }, 'hot')!.ml).loads).toBe(2);
+    expect(equalLoads(1200, bowlUsable({ litres: 2.2, marks: { hotMl: 700 } }, 'hot', testFigures)!.ml).loads).toBe(2);
   });
   it('bowl fit: 1.95 L under a mark of 2.2 L is 89 %; doubled it is two batches', () => {
-    const mark = bowlUsable({ marks: { pureeMl: 2200 } }, 'puree')!.ml;
+    const mark = bowlUsable({ marks: { pureeMl: 2200 } }, 'puree', testFigures)!.ml;
     expect(Math.round(equalLoads(950 + 1000, mark).fill * 100)).toBe(89);
     expect(equalLoads(3900, mark).loads).toBe(2);
   });
@@ -107,9 +108,9 @@ describe('loads', () => {
     ['a pot to three quarters', potUsable({ litres: 8 }), 6000],
     ['a stock pot to 25 mm under the rim', potUsable({ litres: 8, heightMm: 200 }, 'stock'), 7000],
     ['a pot by diameter and height', potUsable({ diameterMm: 200, heightMm: 100 }), 0.75 * Math.PI * 1000],
-    ['a bowl pulsed to a half', bowlUsable({ litres: 2 }, 'pulse'), 1000],
-    ['a bowl pureed to two thirds', bowlUsable({ litres: 3 }, 'puree'), 2000],
-    ['a jug of hot soup to a third', bowlUsable({ litres: 1.5 }, 'hot'), 500],
+    ['a bowl pulsed to a half', bowlUsable({ litres: 2 }, 'pulse', testFigures), 1000],
+    ['a bowl pureed to two thirds', bowlUsable({ litres: 3 }, 'puree', testFigures), 2000],
+    ['a jug of hot soup to a third', bowlUsable({ litres: 1.5 }, 'hot', testFigures), 500],
   ])('%s', (_, usable, ml) => expect(usable?.ml).toBeCloseTo(ml, 3));
   it('knows nothing of a pot without a size', () => expect(potUsable({})).toBeUndefined());
   it('counts set up, run and emptying for each round', () => expect(roundsMin('bowl', 3, 4)).toBe(3 * (1 + 4 + 1)));
@@ -287,7 +288,11 @@ describe('the pot at its fullest', () => {
     expect(loadOf(own, '1', 'pot')!.eachMl).toBeGreaterThan(2300);
   });
   it('takes no more pots at once than there are burners', () => {
-    const one: Gear = { equipment: [{ ...hob, count: 1 }, pot('p9', 9, 260), pot('p5', 5.4, 280)], containers: [] };
+    const one: Gear = {
+      equipment: [{ ...hob, count: 1 }, pot('p9', 9, 260), pot('p5', 5.4, 280)],
+      containers: [],
+      hotShare: testFigures.hotShare,
+    };
     const s = to({ by: 'litres', ml: 6200 }, stew, { ...options, gear: one });
     const load = s.passage!.loads.find((l) => l.use === 'pot')!;
     expect(load.vessels).toHaveLength(1);
@@ -540,7 +545,7 @@ describe('the oven and the steamer', () => {
   });
   it('bakes in pans: whole ones, as many as stand on the shelves at once', () => {
     const bake = roast('2300', ['pan']);
-    const g: Gear = { equipment: [hob, oven], containers: [pan] };
+    const g: Gear = { equipment: [hob, oven], containers: [pan], hotShare: testFigures.hotShare };
     const load = scaleBy(weighed(bake), '4', { ...options, gear: g }).passage!.loads.find((l) => l.use === 'oven')!;
     // 9.6 L in pans of a litre; two stand side by side whichever way they are turned, four on two shelves... as the core counts them
     expect(load.because[0]).toMatchObject({ code: 'pansInOven', params: { pans: 10 } });

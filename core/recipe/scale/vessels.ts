@@ -6,6 +6,8 @@ import { limitRows, loadTimeRows, stockRimMm } from '../data/index.ts';
 export interface Gear {
   equipment: readonly Equipment[];
   containers: readonly Container[];
+  /** How much of a bowl hot food may fill, by the table of hot blending. */
+  hotShare: number;
 }
 
 /** What a vessel may hold at most. */
@@ -49,14 +51,22 @@ export function potUsable(
 
 /**
  * How full a bowl may be for what is done in it: its own mark, with nothing more left free, else half pulsed, two thirds pureed, one third hot.
- * @example bowlUsable({ litres: 2.2, marks: { pureeMl: 2200 } }, 'puree')?.ml // 2200
+ * @example bowlUsable({ litres: 2.2, marks: { pureeMl: 2200 } }, 'puree', gear)?.ml // 2200
  */
-export function bowlUsable(bowl: Pick<Equipment, 'litres' | 'marks' | 'fillShare'>, action: 'pulse' | 'puree' | 'hot'): Usable | undefined {
+export function bowlUsable(
+  bowl: Pick<Equipment, 'litres' | 'marks' | 'fillShare'>,
+  action: 'pulse' | 'puree' | 'hot',
+  { hotShare }: Pick<Gear, 'hotShare'>,
+): Usable | undefined {
   const mark = action === 'pulse' ? bowl.marks?.pulseMl : action === 'puree' ? bowl.marks?.pureeMl : bowl.marks?.hotMl;
   const brimMl = bowl.litres === undefined ? mark : bowl.litres * 1000;
   if (brimMl === undefined) return undefined;
   if (mark !== undefined) return { ml: mark, brimMl, because: [{ code: 'bowlMark', params: { action } }] };
-  return { ml: brimMl * share(action), brimMl, because: [{ code: 'bowlShare', params: { action }, source: 'MAKER' }] };
+  return {
+    ml: brimMl * (action === 'hot' ? hotShare : share(action)),
+    brimMl,
+    because: [{ code: 'bowlShare', params: { action }, source: 'MAKER' }],
+  };
 }
 
 /** Loads of one size, and the minutes they take one after another. */

@@ -1,6 +1,6 @@
 export { compose, methodOf, isWhole, type Ask, type Composed, type ReadMethod } from './compose.ts';
 export { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
-export { composeLines, fixOf, foodId, type ComposedFood, type ComposedRow, type OwnRecipe, type ReadingContext } from './lines.ts';
+export { composeLines, fixOf, foodId, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
 export { cutStep, joinStep, placeOfStep, putInStep, readAgain, sayOfStep, takeOutOfStep, type StepPlace } from './mend.ts';
 export { methodAsks, type MethodAsk } from './methodAsks.ts';
 export { stepsOf, tidied, type ReadSteps } from './steps.ts';
@@ -10,3 +10,4 @@ export { differences, type Difference } from './diff.ts';
 export { doublesOf, type Comparable } from './doubles.ts';
 export { canKeep, sayAmount, sayAsk } from './say.ts';
 export { join, move, paste, split, type Edited } from './editing.ts';
+export type { OwnRecipe } from './ownNames.ts';

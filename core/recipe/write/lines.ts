@@ -1,12 +1,7 @@
 import type { Fix, Line, WrittenLine } from '#core/contract';
 import { noMemo, toNumber, unitFacts, type IngredientFinder, type IngredientRow, type Memo } from '#core/kitchen';
 import { readLines, type Knows, type ReadLine } from '../text/line.ts';
-
-/** A recipe of one's own that a line may draw from. */
-export interface OwnRecipe {
-  id: string;
-  name: string;
-}
+import { ownInLine, ownNames, type OwnRecipe } from './ownNames.ts';
 
 /** What a line is read with. */
 export interface ReadingContext {
@@ -142,12 +137,17 @@ function composeFood(
 export function composeLines(written: readonly WrittenLine[], ctx: ReadingContext): ComposedRow[] {
   const { finder, memo = noMemo } = ctx;
   const knows: Knows = (name) => finder.read(name)?.sure ?? false;
+  const names = memo([ctx.recipes], 'own names', () => ownNames(ctx.recipes));
   let section: string | undefined;
   return written
     .filter((w) => w.text.trim() !== '')
     .map((w): ComposedRow => {
       const row = memo([w, ctx], `line in ${section ?? ''}`, (): ComposedRow => {
-        const reads = readLines(w.text, knows);
+        const named = ownInLine(w.text, names);
+        const around = named && readLines(named.masked, knows).find((r) => named.isOwn(r.name));
+        const reads: readonly [ReadLine, ...ReadLine[]] = around
+          ? [{ ...around, name: named.own.name, written: w.text }]
+          : readLines(w.text, knows);
         if (reads[0].heading !== undefined) return { id: w.id, text: w.text, heading: reads[0].heading };
         const foods = w.one ? reads.slice(0, 1) : reads;
         return { id: w.id, text: w.text, foods: foods.map((read, n) => composeFood(w, read, n, foods.length > 1, section, ctx)) };

@@ -1,5 +1,6 @@
 import type { Day, Kind, Place } from '#core/contract';
 import { countWords, kindDefaults, type CountWord } from '../data/countWords.rows.ts';
+import { howManyAt, wordsOfLine, type HowMany } from './howMany.ts';
 import { isUnknown, vagueDate, type VagueDate } from './vagueDate.ts';
 
 /** A recipe of the household that a name may mean. */
@@ -13,6 +14,8 @@ export interface KnownDish {
 
 export interface CountContext {
   today: Day;
+  /** The order in which the household writes a day. */
+  locale?: string;
   places: readonly Place[];
   dishes: readonly KnownDish[];
   /** Where the line before stood: offered again. */
@@ -102,7 +105,7 @@ function dateAndPlace(
   tokens: readonly string[],
   context: CountContext,
 ): { made: VagueDate | undefined; spot: Spot | undefined } | { strange: string } {
-  const date = (list: readonly string[]): VagueDate | undefined => vagueDate(list, context.today);
+  const date = (list: readonly string[]): VagueDate | undefined => vagueDate(list, context.today, context.locale);
   const spot = (list: readonly string[]): Spot | undefined => spotOf(list, context.places, context.place);
   if (tokens.length === 0) return { made: undefined, spot: undefined };
   // the longest date wins, so that "late oct" is never a place called late
@@ -118,18 +121,20 @@ function dateAndPlace(
   return place ? { made: undefined, spot: place } : { strange: tokens.join(' ') };
 }
 
+type Meaning = Pick<CountedLine, 'kind' | 'lifeRow' | 'portionsEach' | 'mlEach' | 'guess' | 'name'> & { recipeId?: string };
+
+/** Whether a word is one of a list, be it one or many. */
+const among = (word: string, list: readonly string[]): boolean =>
+  list.includes(word) || list.includes(word.replace(/s$/, '')) || list.includes(word.replace(/es$/, ''));
+
 /** What a name is: a dish of this household, a known word, or the kind that was said. */
-function meaningOf(
-  name: string,
-  said: Kind | undefined,
-  dishes: readonly KnownDish[],
-): Pick<CountedLine, 'kind' | 'lifeRow' | 'portionsEach' | 'mlEach' | 'guess' | 'name'> & { recipeId?: string } {
+function meaningOf(name: string, said: Kind | undefined, dishes: readonly KnownDish[]): Meaning {
   const words = wordsOf(name);
   const dish =
     words.length > 0
       ? dishes.find((d) => (!said || d.kind === said) && words.every((w) => wordsOf(d.name).some((x) => x.startsWith(w))))
       : undefined;
-  const word: CountWord | undefined = countWords.find((c) => (!said || c.kind === said) && words.some((w) => c.words.includes(w)));
+  const word: CountWord | undefined = countWords.find((c) => (!said || c.kind === said) && words.some((w) => among(w, c.words)));
   const known = word ?? kindDefaults[said ?? 'meal'];
   if (dish && (words.length >= 2 || wordsOf(dish.name).length === 1))
     return {
@@ -157,43 +162,78 @@ const plainRaw = new Set([
   ...['liver_raw', 'sausage_raw', 'bacon_raw', 'fish_lean_raw', 'fish_oily_raw', 'prawns_raw'],
 ]);
 
+/** Bread that is counted by the piece: “rolls 12” are twelve rolls, not twelve bags. */
+const byThePiece = /^(?:rolls?|buns?|flatbreads?|bagels?|muffins?|scones?|pancakes?|waffles?|wraps?|pittas?)$/;
+/** Pieces or cubes that one bag holds at most. */
+const mostPieces = 500;
+
+const quarter = (n: number): number => Math.max(0.25, Math.round(n * 4) / 4);
+
+/** What is in each pack: as it is said, else what a pack of its kind usually holds. */
+function inEach(many: HowMany, meaning: Meaning): Pick<CountedLine, 'packs' | 'portionsEach' | 'mlEach'> {
+  const words = wordsOf(meaning.name);
+  if (many.ml !== undefined) {
+    const portionsEach = quarter(many.ml / meaning.mlEach);
+    return { packs: many.packs, portionsEach, mlEach: many.ml / portionsEach };
+  }
+  if (many.bare && meaning.kind === 'bread' && words.some((w) => byThePiece.test(w)))
+    return { packs: 1, portionsEach: many.packs, mlEach: meaning.mlEach };
+  return { packs: many.packs, portionsEach: many.each ?? meaning.portionsEach, mlEach: meaning.mlEach };
+}
+
+/** A line that begins with its number: the name goes on until a date or a place does. */
+function nameAndRest(tokens: readonly string[], context: CountContext): { named: readonly string[]; rest: readonly string[] } {
+  const from = tokens[0]?.toLowerCase() === 'of' ? 1 : 0;
+  for (let at = from + 1; at < tokens.length; at += 1) {
+    const rest = tokens.slice(at);
+    if (!('strange' in dateAndPlace(rest, context))) return { named: tokens.slice(from, at), rest };
+  }
+  return { named: tokens.slice(from), rest: [] };
+}
+
 /**
- * Reads one line of a first count: a name, how many packs (`4`, or `4x2` for two portions each), then a vague date and a place in any
- * order, with or without commas. The place is that of the line before unless it is said; a kind may be said before the name.
+ * Reads one line of a first count: a name and how many packs (`4`, `4x2`, `4 x 500 ml`, `3 bags of 2`, `40 cubes`), whichever first, then a vague date
+ * and a place in any order, with or without commas. The place is that of the line before unless it is said; a kind may be said before the name.
  * @example countLine('stew, 4, about October, shed left', context)
  */
 export function countLine(text: string, context: CountContext): CountResult {
-  const tokens = text
-    .trim()
-    .split(/[\s,;]+/)
-    .filter(Boolean);
+  const tokens = wordsOfLine(text);
   if (tokens.length === 0) return { ok: false, why: 'Say what it is and how many, such as “stew 4 oct”.' };
-  const at = tokens.findIndex((t) => /^\d{1,2}([x×*]\d{1,2}([.,]\d+)?)?$/.test(t));
-  if (at < 0) return { ok: false, why: 'How many packs? Such as “stew 4 oct”.' };
-  if (at === 0) return { ok: false, why: 'What is it? The name comes before the number.' };
-  const [count = '', each] = (tokens[at] ?? '').split(/[x×*]/);
-  const packs = Number(count);
-  if (packs < 1 || packs > mostPacks) return { ok: false, why: `From 1 to ${mostPacks} packs on a line, not ${packs}.` };
-  const named = tokens.slice(0, at);
+  const at = tokens.findIndex((_, i) => howManyAt(tokens, i) !== undefined);
+  const many = at < 0 ? undefined : howManyAt(tokens, at);
+  if (!many) {
+    const name = tokens.filter((t) => t !== '?').join(' ');
+    return { ok: false, why: `How many packs${name ? ` of ${name}` : ''}? Such as “${name || 'stew'} 4 oct”.` };
+  }
+  const after = tokens.slice(at + many.length);
+  const { named, rest } = at === 0 ? nameAndRest(after, context) : { named: tokens.slice(0, at), rest: after };
+  if (named.length === 0) return { ok: false, why: 'What is it? A name belongs to the number, such as “stew 4 oct”.' };
   // “dried leeks” are called that; “kit pork” is pork
-  const said = named.length > 1 ? kindsByWord[(named[0] ?? '').toLowerCase()] : undefined;
+  const first = (named[0] ?? '').toLowerCase();
+  const said = named.length > 1 ? (kindsByWord[first] ?? kindsByWord[first.replace(/s$/, '')]) : undefined;
   const meaning = meaningOf((said && said !== 'dried' ? named.slice(1) : named).join(' '), said, context.dishes);
-  const found = dateAndPlace(tokens.slice(at + 1), context);
+  const each = inEach(many, meaning);
+  if (each.packs < 1 || each.packs > mostPacks) return { ok: false, why: `From 1 to ${mostPacks} packs on a line, not ${each.packs}.` };
+  if (each.portionsEach <= 0 || each.portionsEach > mostPieces)
+    return {
+      ok: false,
+      why: `A pack holds up to ${mostPieces}, not ${each.portionsEach}: say how many bags, such as “2 bags of 40 cubes”.`,
+    };
+  const found = dateAndPlace(rest, context);
   if ('strange' in found)
     return {
       ok: false,
-      why: `“${found.strange}” is neither a date nor a place here. Dates: oct, 3 weeks ago, last spring. Places: ${context.places.map((p) => p.name).join(', ') || 'none yet'}.`,
+      why: `“${found.strange}” is neither a date nor a place here. Dates: oct, 15/10, 3 weeks ago, last spring. Places: ${context.places.map((p) => p.name).join(', ') || 'none yet'}.`,
     };
   const spot = found.spot ?? context.place;
-  const { recipeId, ...rest } = meaning;
+  const { recipeId, ...known } = meaning;
   return {
     ok: true,
     line: {
-      ...rest,
+      ...known,
       // raw meat by its plain name is a part of a dish; a kit that is called something else is one
-      ...(rest.kind === 'kit' && { whole: rest.guess === 'recipe' || !plainRaw.has(rest.lifeRow) || rest.guess === 'kind' }),
-      packs,
-      portionsEach: each ? Number(each.replace(',', '.')) : rest.portionsEach,
+      ...(known.kind === 'kit' && { whole: known.guess === 'recipe' || !plainRaw.has(known.lifeRow) || known.guess === 'kind' }),
+      ...each,
       ...(found.made && !isUnknown(found.made) && { made: found.made }),
       ...(spot && spot),
       ...(recipeId && { recipeId }),

@@ -1,5 +1,5 @@
 import type { Day } from '#core/contract';
-import { addDays, addMonths, daysBetween, minDay, sayDay, sayDayYear, weekdayOf } from '#core/kitchen';
+import { addDays, addMonths, daysBetween, minDay, readDay, sayDay, sayDayYear, weekdayOf } from '#core/kitchen';
 
 /** When something was made, as well as anybody remembers. */
 export interface VagueDate {
@@ -47,13 +47,27 @@ const unitDays: Readonly<Record<string, { days: number; give: number }>> = {
   year: { days: 365, give: 90 },
 };
 
+/** `15/10`, `15.10.25`, `2026-11-01`, `10/2025`, `2026-10`: in the household's own order, never in the future. */
+function inFigures(token: string, today: Day, locale: string): VagueDate | undefined {
+  const month = /^(?:(\d{1,2})[/.](20\d\d)|(20\d\d)-(\d{1,2}))$/.exec(token);
+  if (month) {
+    const [m, y] = [Number(month[1] ?? month[4]), Number(month[2] ?? month[3])];
+    return m >= 1 && m <= 12 && firstOf(y, m) <= today ? monthRange(m, undefined, y, today) : undefined;
+  }
+  if (!/^\d{1,4}[/.-]\d{1,2}(?:[/.-]\d{0,4})?$/.test(token)) return undefined;
+  const day = readDay(token, { today, locale, year: 'last' });
+  return day !== undefined && day <= today ? { earliest: day, latest: day } : undefined;
+}
+
 /**
  * Reads a date as a cook remembers it: `yesterday`, `sat`, `3 weeks ago`, `oct`, `about October`, `late oct 2025`, `12 oct`, `last spring`,
- * `2024`, `?`. What is vague stays a span; nothing lies in the future.
+ * `2024`, `15/10`, `2026-10`, `?`. What is vague stays a span; nothing lies in the future.
  * @returns undefined when these words are no date
  * @example vagueDate(['last', 'spring'], '2026-11-24') // { earliest: '2026-03-01', latest: '2026-05-31' }
  */
-export function vagueDate(tokens: readonly string[], today: Day): VagueDate | undefined {
+export function vagueDate(tokens: readonly string[], today: Day, locale = 'en-GB'): VagueDate | undefined {
+  const figures = tokens.length === 1 ? inFigures(tokens[0] ?? '', today, locale) : undefined;
+  if (figures) return figures;
   const words = tokens
     .map((t) => t.toLowerCase().replace(/[.,~]/g, ''))
     .filter((t) => t && !['about', 'around', 'in', 'the', 'of', 'ca'].includes(t));

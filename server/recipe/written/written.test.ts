@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import type { Kind } from '#core/contract';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows, lifeRows, withForeignNames } from '#core/kitchen/data';
 import { scheduleTasks, tasksFor } from '#core/cook';
@@ -15,8 +16,25 @@ const at = (r: (typeof all)[number], portions: number) => {
   if (!scaled.ok) throw new Error('not scaled');
   return scaled.scaled;
 };
+/** Allergens through all that a dish draws from. */
+const allergens = (lines: Parameters<typeof allergenSummary>[0]): ReturnType<typeof allergenSummary> =>
+  allergenSummary(lines, finder, (id) => {
+    const drawn = all.find((r) => `recipe_${r.w.key}` === id);
+    return drawn && allergens(drawn.read.revision.lines);
+  });
 /** Most grams of added salt in a portion of a dinner: a third of an adult's day (6 g, UK guidance). */
 const mostSaltG = 2;
+/** Grams or millilitres of one portion, least and most, by kind: a snack muffin to a bowl of soup; cubes, slices, spoons. */
+const portionOf: Readonly<Record<Kind, readonly [number, number]>> = {
+  meal: [90, 450],
+  kit: [150, 600],
+  base: [60, 250],
+  puree: [15, 40],
+  broth: [250, 1000],
+  aromatic: [8, 60],
+  dried: [40, 150],
+  bread: [40, 150],
+};
 const notOurs = /lasagne|chilli con|enchilada|goulash|stroganoff|chowder|pot pie|pesto|salsa|bacon jam|pear puree/i;
 
 describe.each(all.map((r) => [r.w.key, r] as const))('%s, as a critical cook reads it', (_key, r) => {
@@ -28,7 +46,7 @@ describe.each(all.map((r) => [r.w.key, r] as const))('%s, as a critical cook rea
     const used = new Set(revision.steps.flatMap((s) => s.uses.map((u) => u.lineId)));
     expect(revision.lines.filter((l) => l.moment === 'batch' && !used.has(l.id)).map((l) => l.name)).toEqual([]);
     expect(r.read.understood && methodFindings(r.read.understood, finder).filter((f) => !f.offer)).toEqual([]);
-    expect(allergenSummary(revision.lines, finder).unmatched).toEqual([]);
+    expect(allergens(revision.lines).unmatched).toEqual([]);
   });
   it('gives what it says, and keeps as the table says', () => {
     expect(massCheck(whole(r), finder)).toBeUndefined();
@@ -63,6 +81,25 @@ describe.each(all.map((r) => [r.w.key, r] as const))('%s, as a critical cook rea
     }
     expect(inSession(revision.steps).length).toBeGreaterThan(0);
   });
+  it('is as much as one eats, and no more work than it is worth', () => {
+    const { serving, servings } = revision;
+    const [least, most] = portionOf[r.w.kind];
+    expect(serving.amount).toBeGreaterThanOrEqual(least);
+    expect(serving.amount).toBeLessThanOrEqual(most);
+    const hands = inSession(revision.steps).reduce((sum, s) => sum + s.handsOnMin, 0);
+    expect(hands).toBeGreaterThan(3);
+    if (r.w.kind === 'meal') expect(hands / servings).toBeLessThanOrEqual(14);
+  });
+  it('has the liquid that its kind of dish asks for', () => {
+    const lines = at(r, revision.servings).lines.filter((l) => l.line.moment === 'batch');
+    const grams = (test: (id: string) => boolean): number =>
+      lines.reduce((sum, l) => sum + (l.line.item.type === 'ingredient' && test(l.line.item.id) ? (l.massG ?? 0) : 0), 0);
+    const wet = grams((id) => /^(?:water|stock|beer|wine|milk|cider|coconut_milk)/.test(id));
+    const solid = lines.reduce((sum, l) => sum + (l.massG ?? 0), 0) - wet;
+    if (revision.tags.includes('soup')) expect(wet / solid).toBeGreaterThan(0.5);
+    if (revision.tags.includes('braise')) expect(wet / solid).toBeLessThan(1.2);
+    if (r.w.kind === 'broth') expect(wet / solid).toBeGreaterThan(0.7);
+  });
   it('is made up, and nobody else’s', () => expect(notOurs.test(revision.name)).toBe(false));
 });
 
@@ -80,6 +117,16 @@ describe('the shelf of recipes', () => {
         .join(),
     );
     expect(new Set(sets).size).toBe(sets.length);
+  });
+  it('has bases that two dishes and more draw from', () => {
+    const draws = new Map<string, number>();
+    for (const r of all)
+      for (const l of r.read.revision.lines) if (l.item.type === 'recipe') draws.set(l.item.id, (draws.get(l.item.id) ?? 0) + 1);
+    expect(draws.size).toBeGreaterThanOrEqual(3);
+    for (const [id, n] of draws) {
+      expect(n, id).toBeGreaterThanOrEqual(2);
+      expect(all.some((r) => `recipe_${r.w.key}` === id)).toBe(true);
+    }
   });
   it('freezes raw what is raw, and says so', () => {
     const raw = writtenStarters('2026-01-01T00:00:00.000Z').filter((s) => s.revision.raw);

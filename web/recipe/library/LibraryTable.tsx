@@ -1,8 +1,9 @@
-import { Anchor } from '@mantine/core';
+import { Anchor, Checkbox } from '@mantine/core';
 import { Link } from 'react-router';
 import { sayDay, sayMinutes, sayPortions } from '#core/kitchen';
-import type { FoundRecipe } from '#core/queries';
-import { DataTable, type Column } from '../ui/DataTable.tsx';
+import { starsOf, type FoundRecipe } from '#core/queries';
+import type { Chosen } from './useChosen.ts';
+import { DataTable, type Column } from '../../ui/DataTable.tsx';
 
 const columns: readonly Column<FoundRecipe>[] = [
   {
@@ -35,8 +36,8 @@ const columns: readonly Column<FoundRecipe>[] = [
   {
     key: 'stars',
     head: 'Stars',
-    by: (f) => f.brief.recipe.rating ?? 0,
-    cell: (f) => (f.brief.recipe.rating === undefined ? 'none yet' : String(f.brief.recipe.rating)),
+    by: (f) => starsOf(f.brief),
+    cell: (f) => (starsOf(f.brief) === 0 ? 'none yet' : String(starsOf(f.brief))),
     align: 'right',
   },
   {
@@ -47,7 +48,29 @@ const columns: readonly Column<FoundRecipe>[] = [
   },
 ];
 
-/** The library as a table: a head sorts, twenty-five a page. */
-export const LibraryTable = ({ found }: { found: readonly FoundRecipe[] }) => (
-  <DataTable label="Recipes" columns={columns} rows={found} rowKey={(f) => f.brief.recipe.id} />
+/** The library as a table: a head sorts, twenty-five a page; a box before each while several are chosen. */
+export const LibraryTable = ({ found, chosen }: { found: readonly FoundRecipe[]; chosen: Chosen | undefined }) => (
+  <DataTable
+    label="Recipes"
+    columns={
+      chosen
+        ? [
+            {
+              key: 'choose',
+              head: 'Choose',
+              cell: ({ brief: { recipe } }) => (
+                <Checkbox
+                  aria-label={`Choose ${recipe.name}`}
+                  checked={chosen.ids.has(recipe.id)}
+                  onChange={() => chosen.toggle(recipe.id)}
+                />
+              ),
+            },
+            ...columns,
+          ]
+        : columns
+    }
+    rows={found}
+    rowKey={(f) => f.brief.recipe.id}
+  />
 );
