@@ -9,7 +9,8 @@ describe('cautions', () => {
     expect(c.why.length).toBeGreaterThan(10);
     for (const code of c.source.split('; ')) expect(Object.keys(sources)).toContain(code);
     expect(c.defer.length).toBeGreaterThan(10);
-    for (const text of Object.values(c.text)) expect(typeof text === 'function' ? text(testFigures) : text).not.toMatch(/\b(is|are) safe\b|\bsafely\b|perfectly/i);
+    for (const text of Object.values(c.text))
+      expect(typeof text === 'function' ? text(testFigures) : text).not.toMatch(/\b(is|are) safe\b|\bsafely\b|perfectly/i);
   });
   it('says every place something in every country', () => {
     for (const country of ['GB', 'US', 'EU'] as const)

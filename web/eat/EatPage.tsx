@@ -1,5 +1,4 @@
 import { Anchor, Box, Button, Card, Skeleton, Stack, Text, Title } from '@mantine/core';
-import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { sayNear, sayPortions } from '#core/kitchen';
 import { otherwise } from '#core/session';
@@ -20,11 +19,12 @@ import { useAfterPaint } from '../ui/useAfterPaint.ts';
 import { useEver } from '../ui/useEver.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import { aside } from '../ui/aside.tsx';
 
 /** As high as the chart that takes its place. */
 const chartHeight = 240;
-const HowWasIt = lazy(() => import('./HowWasIt.tsx'));
-const RunwayChart = lazy(() => import('./RunwayChart.tsx'));
+const HowWasIt = aside(() => import('./HowWasIt.tsx'));
+const RunwayChart = aside(() => import('./RunwayChart.tsx'), <Skeleton h={chartHeight} />);
 
 /** Eat: the evenings ahead, what to eat first, who ate what, how long it lasts. */
 export function EatPage() {
@@ -70,11 +70,7 @@ export function EatPage() {
         <PastCard packs={data.past.map((p) => ({ ...p, eatBy: p.due.day ?? data.today }))} today={data.today} />
         <Settle data={data} onChanged={(packId, day) => setLog(packId, day)} />
         <Table data={data} />
-        {asks && (
-          <Suspense>
-            <HowWasIt asked={data.howWasIt} today={data.today} />
-          </Suspense>
-        )}
+        {asks && <HowWasIt asked={data.howWasIt} today={data.today} />}
         <Columns parts={[data.supplies.dinners, data.supplies.baby, data.supplies.broth].flatMap((x) => (x ? [1] : []))}>
           <SupplyCard today={data.today} supply={data.supplies.dinners} mark="meal" name="Dinners" />
           {data.supplies.baby && (
@@ -116,9 +112,7 @@ export function EatPage() {
             <CatchUp data={data} onLog={(day) => setLog('1', day)} />
             <Card aria-label="Dinners from here">
               <Title order={2}>Dinners from here</Title>
-              <Suspense fallback={<Skeleton h={chartHeight} />}>
-                {painted ? <RunwayChart supply={data.supplies.dinners} /> : <Skeleton h={chartHeight} />}
-              </Suspense>
+              {painted ? <RunwayChart supply={data.supplies.dinners} /> : <Skeleton h={chartHeight} />}
             </Card>
             <Card aria-label="Lately">
               <Title order={2}>Lately</Title>

@@ -1,6 +1,6 @@
 import { ActionIcon, AppShell, Box, Button, Group, Text } from '@mantine/core';
 import { IconDots, IconSearch } from '@tabler/icons-react';
-import { lazy, Suspense, useCallback, useEffect, useState, type ComponentType } from 'react';
+import { useCallback, useEffect, useState, type ComponentType } from 'react';
 import { Link, Outlet, useLocation, useNavigation } from 'react-router';
 import { clockOf } from '#core/kitchen';
 import type { FrameAnswer } from '#core/queries';
@@ -12,14 +12,15 @@ import { BottomBar, Rail } from './Rail.tsx';
 import { StoreStrip } from './StoreStrip.tsx';
 import { useAppSelector } from '../sync/store.ts';
 import { useKeys } from './useKeys.ts';
+import { aside } from '../ui/aside.tsx';
 import { Note } from '../ui/Note.tsx';
 import c from './Frame.module.css';
 
 const bringFinder = () => import('./Finder.tsx');
-const Finder = lazy(bringFinder);
-const KeysSheet = lazy(() => import('./KeysSheet.tsx'));
-const DamagePage = lazy(() => import('./DamagePage.tsx').then((m) => ({ default: m.DamagePage })));
-const MoreSheet = lazy(() => import('./MoreSheet.tsx'));
+const Finder = aside(bringFinder);
+const KeysSheet = aside(() => import('./KeysSheet.tsx'));
+const DamagePage = aside(async () => ({ default: (await import('./DamagePage.tsx')).DamagePage }));
+const MoreSheet = aside(() => import('./MoreSheet.tsx'));
 
 /** Quiet time after the first page stands. */
 const finderAfterMs = 1500;
@@ -207,22 +208,16 @@ export function Frame() {
       <AppShell.Main id="main" tabIndex={-1} aria-busy={navigation.state === 'loading'}>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
         <ToSettle data={data} />
-        {saysDamaged(error) ? (
-          <Suspense fallback={null}>
-            <DamagePage />
-          </Suspense>
-        ) : (
-          <Outlet />
-        )}
+        {saysDamaged(error) ? <DamagePage /> : <Outlet />}
       </AppShell.Main>
       <BottomBar />
       {Notices && <Notices />}
       {open && (
-        <Suspense fallback={null}>
+        <>
           {(open === 'find' || open === 'code') && <Finder byCode={open === 'code'} onClose={close} />}
           {open === 'keys' && <KeysSheet singleKeys={singleKeys} onClose={close} />}
           {open === 'more' && <MoreSheet onFind={() => onFind(false)} onClose={close} />}
-        </Suspense>
+        </>
       )}
     </AppShell>
   );

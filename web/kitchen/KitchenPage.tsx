@@ -1,9 +1,10 @@
 import { Tabs } from '@mantine/core';
-import { lazy, Suspense, useEffect, useRef } from 'react';
+import { useEffect, useRef } from 'react';
 import { useSearchParams } from 'react-router';
 import { useKitchenQuery } from '../sync/api.ts';
 import { PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { HalfMade } from '../ui/HalfMade.tsx';
+import { aside } from '../ui/aside.tsx';
 import { HouseholdForm } from './HouseholdForm.tsx';
 import { Eaters } from './Eaters.tsx';
 import { Gear } from './Gear.tsx';
@@ -25,8 +26,8 @@ const tabs = [
 ] as const;
 
 /** Large tables are fetched when they are opened. */
-const Larder = lazy(() => import('./Larder.tsx').then((m) => ({ default: m.Larder })));
-const Figures = lazy(() => import('./Figures.tsx').then((m) => ({ default: m.Figures })));
+const Larder = aside(async () => ({ default: (await import('./Larder.tsx')).Larder }), <Waiting />);
+const Figures = aside(async () => ({ default: (await import('./Figures.tsx')).Figures }), <Waiting />);
 
 type Tab = (typeof tabs)[number][0];
 
@@ -62,10 +63,8 @@ export function KitchenPage() {
           {tab === 'gear' && <Gear data={data} />}
           {tab === 'containers' && <Containers data={data} />}
           {tab === 'places' && <Places data={data} />}
-          <Suspense fallback={<Waiting />}>
-            {tab === 'larder' && <Larder />}
-            {tab === 'figures' && <Figures />}
-          </Suspense>
+          {tab === 'larder' && <Larder />}
+          {tab === 'figures' && <Figures />}
           {tab === 'data' && (
             <>
               <Copies zone={data.household.timeZone} />

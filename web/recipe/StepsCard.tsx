@@ -1,13 +1,14 @@
 import { Box, Card, Group, Skeleton, Text, Title } from '@mantine/core';
-import { lazy, memo, Suspense, useState } from 'react';
+import { memo, useState } from 'react';
 import type { Revision } from '#core/contract';
 import { sayMinutes } from '#core/kitchen';
 import { handsAt, type Passage } from '#core/recipe';
 import { Either } from '../ui/Either.tsx';
 import { Rows } from '../ui/Rows.tsx';
+import { aside } from '../ui/aside.tsx';
 
 /** The method, with hands and waiting at this size. */
-const MethodTime = lazy(() => import('../draw/MethodTime.tsx').then((m) => ({ default: m.MethodTime })));
+const MethodTime = aside(async () => ({ default: (await import('../draw/MethodTime.tsx')).MethodTime }), <Skeleton height={180} />);
 
 export const StepsCard = memo(function StepsCard({
   revision,
@@ -28,11 +29,7 @@ export const StepsCard = memo(function StepsCard({
           <Either name="Show the steps as" value={view} onChange={setView} ways={{ words: 'Words', time: 'Time' }} />
         )}
       </Group>
-      {view === 'time' && (
-        <Suspense fallback={<Skeleton height={180} />}>
-          <MethodTime steps={revision.steps} />
-        </Suspense>
-      )}
+      {view === 'time' && <MethodTime steps={revision.steps} />}
       {view === 'words' && (
         <Rows component="ol">
           {revision.steps.map((s, i) => {

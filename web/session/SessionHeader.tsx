@@ -1,12 +1,12 @@
 import { Box, Button, Card, Group, Text, Title } from '@mantine/core';
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import { countOf, sayWeekday } from '#core/kitchen';
 import { nextStep } from '#core/session';
 import { type SessionBrief } from '#core/queries';
 import { RoadShelf } from '../draw/RoadShelf.tsx';
+import { aside } from '../ui/aside.tsx';
 
-const ChangedRecipes = lazy(() => import('./ChangedRecipes.tsx'));
+const ChangedRecipes = aside(() => import('./ChangedRecipes.tsx'));
 
 /** Address of the next thing to do on a session's road. */
 export function nextLink(s: Pick<SessionBrief, 'id' | 'state'>): { to: string; says: string } | undefined {
@@ -42,11 +42,7 @@ export function SessionHeader({ brief, here }: { brief: SessionBrief; here?: str
           )}
         </Group>
       </Card>
-      {here !== undefined && brief.state.counts.cooked < brief.state.batches && (
-        <Suspense>
-          <ChangedRecipes sessionId={brief.id} />
-        </Suspense>
-      )}
+      {here !== undefined && brief.state.counts.cooked < brief.state.batches && <ChangedRecipes sessionId={brief.id} />}
     </>
   );
 }

@@ -1,5 +1,4 @@
 import { Anchor, Box, Button, Card, Group, NativeSelect, Stack, Text, Title } from '@mantine/core';
-import { lazy, Suspense } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { markLabelled, planFor, putAway, takeOut, wash } from '#core/commands';
 import { addDays, clockOf, countOf, dayOf, listOf, sayDayYear, sayNear, sayPortions, sayWeekday } from '#core/kitchen';
@@ -21,6 +20,7 @@ import { useMeasures } from '../sync/measures.ts';
 import { Rows } from '../ui/Rows.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
+import { aside } from '../ui/aside.tsx';
 
 /** A code that matches no pack: what was typed stays, near ones are offered. */
 function NoPack({ typed, error }: { typed: string; error: unknown }) {
@@ -46,8 +46,8 @@ function NoPack({ typed, error }: { typed: string; error: unknown }) {
   );
 }
 
-const RepackPack = lazy(() => import('./RepackPack.tsx'));
-const CorrectPack = lazy(() => import('./CorrectPack.tsx'));
+const RepackPack = aside(() => import('./RepackPack.tsx'));
+const CorrectPack = aside(() => import('./CorrectPack.tsx'));
 
 /** One pack: what it is, what can be done with it, its label and its story. */
 export function PackDetailPage() {
@@ -87,10 +87,8 @@ export function PackDetailPage() {
         )}
       </PageHead>
       {!empty && <NotFor says={brief.notFor} />}
-      <Suspense>
-        {params.has('correct') && <CorrectPack data={data} onClose={() => sheet()} />}
-        {params.has('repack') && !empty && <RepackPack data={data} onClose={() => sheet()} />}
-      </Suspense>
+      {params.has('correct') && <CorrectPack data={data} onClose={() => sheet()} />}
+      {params.has('repack') && !empty && <RepackPack data={data} onClose={() => sheet()} />}
       <Columns parts={[1.2, '420px']} align="start">
         <Stack>
           <Card aria-label="What it is">

@@ -1,5 +1,4 @@
 import { Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
-import { lazy, Suspense } from 'react';
 import { Link, Navigate } from 'react-router';
 import { clockOf, isDinner, listOf, sayLongDay, sayPortions } from '#core/kitchen';
 import { asksAboutDinner } from '#core/session';
@@ -19,8 +18,9 @@ import { Note } from '../ui/Note.tsx';
 import { AfterPaint } from '../ui/AfterPaint.tsx';
 import { useEver } from '../ui/useEver.ts';
 import { Columns } from '../ui/Columns.tsx';
+import { aside } from '../ui/aside.tsx';
 
-const HowWasIt = lazy(() => import('../eat/HowWasIt.tsx'));
+const HowWasIt = aside(() => import('../eat/HowWasIt.tsx'));
 
 /** Today: the next thing to do, what to eat first, how long it lasts. */
 export function TodayPage() {
@@ -97,11 +97,9 @@ export function TodayPage() {
           </Columns>
           {asksHow && (
             <AfterPaint>
-              <Suspense>
-                <Box mt={16}>
-                  <HowWasIt asked={data.howWasIt} today={data.today} />
-                </Box>
-              </Suspense>
+              <Box mt={16}>
+                <HowWasIt asked={data.howWasIt} today={data.today} />
+              </Box>
             </AfterPaint>
           )}
           {data.next && (
