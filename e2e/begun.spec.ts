@@ -17,14 +17,9 @@ for (const [where, viewport] of [
     const before = (await getJson<PackAnswer>(server, `/packs/${pack.code}`)).pack;
     await page.goto(`${server.address}/p/${pack.code}?correct=1`);
     const sheet = page.getByRole('dialog');
-    const other = await sheet
-      .getByRole('combobox', { name: 'Stands in' })
-      .locator('option')
-      .evaluateAll((all) => all.map((o) => o.textContent));
-    const at = await sheet
-      .getByRole('combobox', { name: 'Stands in' })
-      .evaluate((s: HTMLSelectElement) => s.selectedOptions[0]?.textContent);
-    await sheet.getByRole('combobox', { name: 'Stands in' }).selectOption({ label: other.find((o) => o !== at)! });
+    const stands = sheet.getByRole('combobox', { name: 'Stands in' });
+    const at = await stands.evaluate((list: HTMLSelectElement) => list.selectedOptions[0]!.textContent);
+    await stands.selectOption({ label: at === 'Kitchen box, middle' ? 'Kitchen box, top shelf' : 'Kitchen box, middle' });
     await sheet.getByRole('combobox', { name: 'Keeps like' }).selectOption({ index: 0 });
     expect(await seriousFaults(page)).toEqual([]);
     await sheet.getByRole('button', { name: 'Keep' }).click();
