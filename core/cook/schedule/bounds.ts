@@ -121,7 +121,11 @@ export function simpleBounds(c: Compiled): Bound[] {
     const given = who.some((k) => k.away?.length) ? withCalendars(who.map((k) => k.away ?? [])) : steady(who.length);
     // who may do only these is asked for these only
     const some = hands.filter((u) => (c.cooks[u.task]! & ~mask) === 0);
-    say('hands', who.map((w) => w.id).join('+'), energy(some, (from, list) => given(from, work(list))));
+    say(
+      'hands',
+      who.map((w) => w.id).join('+'),
+      energy(some, (from, list) => given(from, work(list))),
+    );
   }
   model.pools.forEach((pool, p) => {
     const uses = [
@@ -132,14 +136,22 @@ export function simpleBounds(c: Compiled): Bound[] {
     ];
     if (uses.length === 0) return;
     const given = steady(pool.capacity);
-    say('pool', pool.id, energy(uses, (from, list) => given(from, work(list))));
+    say(
+      'pool',
+      pool.id,
+      energy(uses, (from, list) => given(from, work(list))),
+    );
   });
   model.groups.forEach((group, g) => {
     const uses = all.flatMap((i) => (c.unit[i]?.group === g ? [use(i, 0, c.unit[i].to, 1, c.unit[i].cls)] : []));
     if (uses.length === 0) return;
     const wash = (list: readonly Use[]): number =>
       group.units > 1 ? 0 : cheapestPath([...new Set(list.map((u) => u.cls))], (a, b) => group.wash[a]?.[b] ?? 0);
-    say('unit', group.id, energy(uses, (from, list) => from + Math.ceil((work(list) + wash(list)) / group.units)));
+    say(
+      'unit',
+      group.id,
+      energy(uses, (from, list) => from + Math.ceil((work(list) + wash(list)) / group.units)),
+    );
   });
   model.ovens.forEach((oven, o) => {
     const uses = all.flatMap((i) => {

@@ -84,12 +84,14 @@ export function checkPlan(model: ScheduleModel, plan: Plan): PlanFault[] {
     }
     if (a.cooks && !a.cooks.includes(cook.id) && !fixed.has(a.id)) say('notItsCook', [a.id]);
     const busy = { task: a.id, cook: cook.id, from: p.start - p.wash, to: p.start + a.hands };
-    for (const [from, to] of cook.away ?? []) if (meet(busy, { from, to }) && !fixed.has(a.id)) say('away', [a.id], { at: from, what: cook.id });
+    for (const [from, to] of cook.away ?? [])
+      if (meet(busy, { from, to }) && !fixed.has(a.id)) say('away', [a.id], { at: from, what: cook.id });
     hands.push(busy);
   }
   for (const [i, a] of hands.entries())
     for (const b of hands.slice(i + 1))
-      if (a.cook === b.cook && meet(a, b) && !(fixed.has(a.task) && fixed.has(b.task))) say('twoAtOnce', [a.task, b.task], { what: a.cook });
+      if (a.cook === b.cook && meet(a, b) && !(fixed.has(a.task) && fixed.has(b.task)))
+        say('twoAtOnce', [a.task, b.task], { what: a.cook });
 
   for (const pool of model.pools) {
     const users: (Busy & { units: number })[] = [];
@@ -118,12 +120,15 @@ export function checkPlan(model: ScheduleModel, plan: Plan): PlanFault[] {
       const on = plan.placed
         .flatMap((p) => {
           const u = activity.get(p.task)?.unit;
-          return u?.group === group.id && p.unit === unit ? [{ task: p.task, from: p.start, to: p.start + u.to, cls: u.cls, wash: p.wash }] : [];
+          return u?.group === group.id && p.unit === unit
+            ? [{ task: p.task, from: p.start, to: p.start + u.to, cls: u.cls, wash: p.wash }]
+            : [];
         })
         .sort((a, b) => a.from - b.from || a.to - b.to);
       for (const [i, b] of on.entries()) {
         for (const [from, to] of group.closed ?? [])
-          if (meet({ from: b.from - b.wash, to: b.to }, { from, to }) && !fixed.has(b.task)) say('closed', [b.task], { at: from, what: group.id });
+          if (meet({ from: b.from - b.wash, to: b.to }, { from, to }) && !fixed.has(b.task))
+            say('closed', [b.task], { at: from, what: group.id });
         const a = on[i - 1];
         if (!a || (fixed.has(a.task) && fixed.has(b.task))) continue;
         if (b.from - b.wash < a.to) say('unitTwice', [a.task, b.task], { what: group.id });

@@ -42,7 +42,7 @@ export interface Compiled {
   needs: readonly (readonly { pool: number; units: number; from: Minute; to: Minute }[])[];
   unit: readonly ({ group: number; cls: number; to: Minute } | undefined)[];
   oven: readonly ({ oven: number; shelves: number; tempC: number; from: Minute; to: Minute } | undefined)[];
-  fixed: readonly { task: number; start: Minute; cook: number }[];
+  fixed: readonly { task: number; start: Minute; cook: number; unit: number }[];
   isFixed: Uint8Array;
 }
 
@@ -150,7 +150,9 @@ export function compile(model: ScheduleModel): { ok: true; compiled: Compiled } 
   const arcs = arcsOf(model, index, length);
   const fixed = model.fixed.flatMap((f) => {
     const task = index.get(f.task);
-    return task === undefined ? [] : [{ task, start: f.start, cook: f.cook === undefined ? -1 : at(model.cooks, f.cook) }];
+    return task === undefined
+      ? []
+      : [{ task, start: f.start, cook: f.cook === undefined ? -1 : at(model.cooks, f.cook), unit: f.unit ?? 0 }];
   });
   const isFixed = new Uint8Array(n);
   for (const f of fixed) isFixed[f.task] = 1;
@@ -181,7 +183,10 @@ export function compile(model: ScheduleModel): { ok: true; compiled: Compiled } 
     if (a === undefined || b === undefined) return [];
     return [{ pool: at(model.pools, s.pool), units: s.units, a, b, least: leastBetween(a, b, n, open) + length[b]! }];
   });
-  const ties: [number, number][] = [...arcs.map((a): [number, number] => [a.from, a.to]), ...spans.map((s): [number, number] => [s.b, s.a])];
+  const ties: [number, number][] = [
+    ...arcs.map((a): [number, number] => [a.from, a.to]),
+    ...spans.map((s): [number, number] => [s.b, s.a]),
+  ];
   const blockOf = components(n, [...ties, ...spans.map((s): [number, number] => [s.a, s.b])]);
   const count = Math.max(-1, ...blockOf) + 1;
   const blocks: number[][] = Array.from({ length: count }, () => []);

@@ -54,8 +54,8 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
   const placedOrder = new Int32Array(blockCount);
   const doneBlock = new Uint8Array(blockCount);
   const slots = Math.ceil(blockCount / every) + 1;
-  let kept = Array.from({ length: slots }, () => new Int32Array(state.length));
-  let fresh = Array.from({ length: slots }, () => new Int32Array(state.length));
+  const kept = Array.from({ length: slots }, () => new Int32Array(state.length));
+  const fresh = Array.from({ length: slots }, () => new Int32Array(state.length));
   const keptAt = new Int32Array(blockCount);
   let keptSlots = 0;
   let freshFrom = 0;
@@ -349,7 +349,8 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
     for (let b = 0; b < blockCount; b += 1) state[waitsAt + b] = c.blockWaits[b]!;
     for (const f of c.fixed) {
       foundCook = f.cook;
-      foundUnit = unit[f.task] ? k.unitsOf[unit[f.task]!.group]![0]! : -1;
+      const units = unit[f.task] ? k.unitsOf[unit[f.task]!.group]! : noUnit;
+      foundUnit = units[f.unit] ?? units[0]!;
       foundWash = 0;
       place(f.task, f.start);
     }

@@ -35,6 +35,20 @@ function assign(c: Compiled, start: Int32Array, horizon: Minute): Placed[] | und
     if (c.cooks[i] === 0) return visit(at + 1);
     const t = start[i]!;
     const bowl = c.unit[i];
+    if (c.isFixed[i] === 1) {
+      // it has begun, by whom and in what is settled
+      const f = c.fixed.find((x) => x.task === i)!;
+      if (f.cook >= 0) k.takeCook(f.cook, t, t + c.hands[i]!, true, 0);
+      if (bowl) k.takeUnit(k.unitsOf[bowl.group]![f.unit]!, t, t + bowl.to, bowl.cls, 0);
+      placed[i] = {
+        task: model.activities[i]!.id,
+        start: t,
+        ...(f.cook >= 0 && { cook: model.cooks[f.cook]!.id }),
+        ...(bowl && { unit: f.unit }),
+        wash: 0,
+      };
+      return visit(at + 1);
+    }
     for (const u of bowl ? k.unitsOf[bowl.group]! : [-1]) {
       if (bowl && k.unitFree(u, t, bowl.to, bowl.cls) !== t) continue;
       const wash = bowl ? k.washed() : 0;

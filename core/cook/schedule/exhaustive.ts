@@ -54,7 +54,9 @@ function inOrder(model: ScheduleModel): Activity[] {
   const rest = [...model.activities];
   const out: Activity[] = [];
   while (rest.length > 0) {
-    const tied = rest.find((a) => model.lags.some((l) => (l.a === a.id && out.some((o) => o.id === l.b)) || (l.b === a.id && out.some((o) => o.id === l.a))));
+    const tied = rest.find((a) =>
+      model.lags.some((l) => (l.a === a.id && out.some((o) => o.id === l.b)) || (l.b === a.id && out.some((o) => o.id === l.a))),
+    );
     const next = tied ?? rest[0]!;
     out.push(next);
     rest.splice(rest.indexOf(next), 1);
@@ -92,7 +94,11 @@ function roomFor(model: ScheduleModel, start: ReadonlyMap<string, Minute>, last:
   const laid = model.activities.filter((a) => start.has(a.id));
   for (const pool of model.pools) {
     const uses = [
-      ...laid.flatMap((a) => (a.pools ?? []).filter((p) => p.pool === pool.id).map((p) => [start.get(a.id)! + p.from, start.get(a.id)! + p.to, p.units] as const)),
+      ...laid.flatMap((a) =>
+        (a.pools ?? [])
+          .filter((p) => p.pool === pool.id)
+          .map((p) => [start.get(a.id)! + p.from, start.get(a.id)! + p.to, p.units] as const),
+      ),
       ...model.spans
         .filter((s) => s.pool === pool.id && start.has(s.a) && start.has(s.b))
         .map((s) => [start.get(s.a)!, start.get(s.b)! + lengthOf(model.activities.find((a) => a.id === s.b)!), s.units] as const),
@@ -111,18 +117,32 @@ function roomFor(model: ScheduleModel, start: ReadonlyMap<string, Minute>, last:
       if (a === b || a.oven!.tempC === b.oven!.tempC) continue;
       const [aTo, bFrom] = [start.get(a.id)! + a.oven!.to, start.get(b.id)! + b.oven!.from];
       const [bTo, aFrom] = [start.get(b.id)! + b.oven!.to, start.get(a.id)! + a.oven!.from];
-      if (bFrom < aTo + changeMinutes(oven, a.oven!.tempC, b.oven!.tempC) && aFrom < bTo + changeMinutes(oven, b.oven!.tempC, a.oven!.tempC)) return false;
+      if (
+        bFrom < aTo + changeMinutes(oven, a.oven!.tempC, b.oven!.tempC) &&
+        aFrom < bTo + changeMinutes(oven, b.oven!.tempC, a.oven!.tempC)
+      )
+        return false;
     }
   for (const a of loads) {
     const m = start.get(a.id)! + a.oven!.from;
-    const used = loads.reduce((sum, b) => sum + (start.get(b.id)! + b.oven!.from <= m && m < start.get(b.id)! + b.oven!.to ? b.oven!.shelves : 0), 0);
+    const used = loads.reduce(
+      (sum, b) => sum + (start.get(b.id)! + b.oven!.from <= m && m < start.get(b.id)! + b.oven!.to ? b.oven!.shelves : 0),
+      0,
+    );
     if (used > oven.shelves) return false;
   }
   return true;
 }
 
 /** Hands without the washes, which are known when all is laid. */
-function freeHands(model: ScheduleModel, start: ReadonlyMap<string, Minute>, cookOf: ReadonlyMap<string, string>, a: Activity, t: Minute, cook: string): boolean {
+function freeHands(
+  model: ScheduleModel,
+  start: ReadonlyMap<string, Minute>,
+  cookOf: ReadonlyMap<string, string>,
+  a: Activity,
+  t: Minute,
+  cook: string,
+): boolean {
   const away = model.cooks.find((k) => k.id === cook)?.away ?? [];
   if (away.some(([from, to]) => t < to && from < t + a.hands)) return false;
   return model.activities.every((b) => {
@@ -133,11 +153,18 @@ function freeHands(model: ScheduleModel, start: ReadonlyMap<string, Minute>, coo
 }
 
 /** Bowls one at a time, with the wash between two classes just before the later work, by hands that are free for it. */
-function washed(model: ScheduleModel, start: ReadonlyMap<string, Minute>, cookOf: ReadonlyMap<string, string>, unitOf: ReadonlyMap<string, number>): boolean {
+function washed(
+  model: ScheduleModel,
+  start: ReadonlyMap<string, Minute>,
+  cookOf: ReadonlyMap<string, string>,
+  unitOf: ReadonlyMap<string, number>,
+): boolean {
   const wash = new Map<string, Minute>();
   for (const group of model.groups)
     for (let u = 0; u < group.units; u += 1) {
-      const on = model.activities.filter((a) => a.unit?.group === group.id && unitOf.get(a.id) === u).sort((a, b) => start.get(a.id)! - start.get(b.id)!);
+      const on = model.activities
+        .filter((a) => a.unit?.group === group.id && unitOf.get(a.id) === u)
+        .sort((a, b) => start.get(a.id)! - start.get(b.id)!);
       for (const [i, b] of on.entries()) {
         const a = on[i - 1];
         const w = a ? (group.wash[a.unit!.cls]?.[b.unit!.cls] ?? 0) : 0;

@@ -100,7 +100,8 @@ export function generateKitchen(family: Family, random: Random, dishes = 12): Sc
         baked.push(load);
       }
       last = add(int(2, 5), int(15, 30));
-      for (const b of baked) lags.push({ a: b, b: last, from: 'end', to: 'start', min: 0, max: family === 'manyLags' && loads === 1 ? 20 : 90 });
+      for (const b of baked)
+        lags.push({ a: b, b: last, from: 'end', to: 'start', min: 0, max: family === 'manyLags' && loads === 1 ? 20 : 90 });
     } else if (shape === 'blanch') {
       const boil = add(2, int(8, 16));
       activities.at(-1)!.pools = [{ pool: 'hob', units: 1, from: 0, to: 2 + activities.at(-1)!.wait }];
@@ -147,7 +148,13 @@ export function generateKitchen(family: Family, random: Random, dishes = 12): Sc
     const from = int(50, 90);
     away.push([from, from + int(25, 50)]);
     cooks[0] = { id: 'c0', away };
-    cooks[2] = { id: 'c2', away: [[0, int(30, 60)], [int(150, 190), 2000]] };
+    cooks[2] = {
+      id: 'c2',
+      away: [
+        [0, int(30, 60)],
+        [int(150, 190), 2000],
+      ],
+    };
   }
   const quiet: Stretch[] = family === 'calendar' ? [[110, 150]] : [];
   const pools: Pool[] = [
@@ -194,7 +201,9 @@ export function generateSmall(size: number, random: Random): ScheduleModel {
       wait,
       ...(what < 0.35 && { pools: [{ pool: 'hob', units: 1, from: 0, to: hands + wait }] }),
       ...(what >= 0.35 && what < 0.6 && { unit: { group: 'bowl', cls: int(0, 1), to: hands } }),
-      ...(what >= 0.6 && what < 0.75 && wait > 0 && { oven: { oven: 'oven', shelves: 1, tempC: random() < 0.5 ? 180 : 200, from: hands, to: hands + wait } }),
+      ...(what >= 0.6 &&
+        what < 0.75 &&
+        wait > 0 && { oven: { oven: 'oven', shelves: 1, tempC: random() < 0.5 ? 180 : 200, from: hands, to: hands + wait } }),
       ...(random() < 0.15 && { release: int(1, 4) }),
       ...(random() < 0.2 && cooks.length > 1 && { cooks: [cooks[int(0, 1)]!.id] }),
     };
@@ -205,7 +214,15 @@ export function generateSmall(size: number, random: Random): ScheduleModel {
       const a = int(0, b - 1);
       lags.push({ a: `t${a}`, b: `t${b}`, from: 'end', to: 'start', min: 0, ...(random() < 0.4 && { max: int(0, 4) }) });
     }
-    if (random() < 0.15) lags.push({ a: `t${int(0, b - 1)}`, b: `t${b}`, from: 'start', to: 'start', min: int(0, 2), ...(random() < 0.5 && { max: int(3, 8) }) });
+    if (random() < 0.15)
+      lags.push({
+        a: `t${int(0, b - 1)}`,
+        b: `t${b}`,
+        from: 'start',
+        to: 'start',
+        min: int(0, 2),
+        ...(random() < 0.5 && { max: int(3, 8) }),
+      });
   }
   const span = lags.find((l) => l.from === 'end' && random() < 0.6);
   return {

@@ -224,7 +224,8 @@ export function makeKitchen(c: Compiled, horizon: number, spare: number): Kitche
         }
         // counted as if all were there at once, then minute by minute where that would be too many
         if (used + shelves <= spec.shelves) return at + length > horizon ? horizon : at;
-        if (used <= spec.shelves && peak(row, count, at, length, tempC) + shelves <= spec.shelves) return at + length > horizon ? horizon : at;
+        if (used <= spec.shelves && peak(row, count, at, length, tempC) + shelves <= spec.shelves)
+          return at + length > horizon ? horizon : at;
         at = Math.max(jump, at + 1);
         if (at + length > horizon) return horizon;
       }

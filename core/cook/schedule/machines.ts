@@ -104,7 +104,9 @@ export function fitsOven(loads: readonly Load[], shelves: number, change: (from:
       open.push({ i, start, end: start + loads[i]!.minutes });
     }
     for (const { i, start } of open) {
-      const room = open.some((o) => o.i !== i && o.end + (loads[o.i]!.tempC === loads[i]!.tempC ? 0 : change(loads[o.i]!.tempC, loads[i]!.tempC)) <= start);
+      const room = open.some(
+        (o) => o.i !== i && o.end + (loads[o.i]!.tempC === loads[i]!.tempC ? 0 : change(loads[o.i]!.tempC, loads[i]!.tempC)) <= start,
+      );
       // another would be over, and the oven changed back, before this one begins
       if (room) continue;
       begun[i] = start;

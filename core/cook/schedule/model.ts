@@ -86,6 +86,8 @@ export interface Fixed {
   task: string;
   start: Minute;
   cook?: string;
+  /** The bowl or board it has; the first one when nobody knows. */
+  unit?: number;
 }
 
 /** A session to be laid over hands and gear. */
@@ -121,7 +123,11 @@ export interface Plan {
 /** Why there is no plan at all. */
 export type NoPlan =
   | { why: 'circle'; tasks: readonly string[] }
-  | { why: 'window'; tasks: readonly string[] }
+  | {
+      why: 'window';
+      tasks: readonly string[];
+      /** The longest wait that is too short, and what it would take. */ wider?: { a: string; b: string; max: Minute; needs: Minute };
+    }
   | { why: 'nobody'; tasks: readonly string[] }
   | { why: 'tooLarge'; tasks: readonly string[]; needs: string };
 

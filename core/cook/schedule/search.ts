@@ -1,10 +1,14 @@
 import type { Finding, Random } from '#core/solve';
 import { simpleBounds } from './bounds.ts';
+import { checkPlan } from './check.ts';
 import { destructiveBound } from './destructive.ts';
+import { disjunctiveOf, planOf, sequenceOf } from './disjunctive.ts';
 import { exactly } from './exact.ts';
+import { stuckIn } from './stuck.ts';
 import { compile, type Compiled } from './compile.ts';
 import { makeDecoder, type Decoded, type Decoder } from './decode.ts';
 import type { NoPlan, Plan, ScheduleModel } from './model.ts';
+import { tabuSearch } from './tabu.ts';
 
 /** A model with what is known of it already. */
 export interface SearchProblem {
@@ -80,7 +84,8 @@ function labels(c: Compiled): { dish: Int32Array; temp: Int32Array } {
   const dish = Int32Array.from(c.blocks, (members) => c.dish[members[0]!]!);
   const temp = Int32Array.from(c.blocks, (members) => members.map((i) => c.oven[i]?.tempC ?? -1).find((t) => t >= 0) ?? -1);
   // blocks are numbered along the arcs: from the last back to the first
-  for (let b = temp.length - 1; b >= 0; b -= 1) if (temp[b]! < 0) temp[b] = c.blockAfter[b]!.map((to) => temp[to]!).find((t) => t >= 0) ?? -1;
+  for (let b = temp.length - 1; b >= 0; b -= 1)
+    if (temp[b]! < 0) temp[b] = c.blockAfter[b]!.map((to) => temp[to]!).find((t) => t >= 0) ?? -1;
   return { dish, temp };
 }
 
@@ -229,7 +234,11 @@ function orderOf(c: Compiled, plan: Plan): { order: Int32Array; cooks: number[] 
 }
 
 const wide = (c: Compiled): number => {
-  const shut = [...c.model.cooks.flatMap((k) => k.away ?? []), ...c.model.pools.flatMap((p) => p.closed ?? []), ...c.model.groups.flatMap((g) => g.closed ?? [])];
+  const shut = [
+    ...c.model.cooks.flatMap((k) => k.away ?? []),
+    ...c.model.pools.flatMap((p) => p.closed ?? []),
+    ...c.model.groups.flatMap((g) => g.closed ?? []),
+  ];
   // a calendar may push everything behind its last stretch
   const late = Math.max(0, ...shut.map(([, to]) => to), ...c.fixed.map((f) => f.start + c.length[f.task]!), ...c.head);
   return c.length.reduce((sum, m) => sum + m, 0) + late + c.n * 8 + 60;
@@ -253,6 +262,9 @@ export function* scheduleSearch({ model, from }: SearchProblem, random: Random):
     yield { answer: { placed: [], makespan: 0 }, cost: 0 };
     return;
   }
+  // a plan that is still legal is never lost: what follows can only be better
+  const stands = from && checkPlan(model, from).every((f) => f.code === 'tooLate') ? from : undefined;
+  if (stands) yield { answer: stands, cost: costOf(c, stands) };
   const firsts = ordersBy(c);
   const older = from && orderOf(c, from);
   if (older) firsts.unshift(older.order);
@@ -265,21 +277,50 @@ export function* scheduleSearch({ model, from }: SearchProblem, random: Random):
     best = { order: Int32Array.from(decoder.placedOrder), cost: found.cost, plan: decoder.plan() };
     yield { answer: best.plan, cost: costOf(c, best.plan) };
   }
-  if (!best) return;
   if (c.n <= mostExact && !c.deadline.some((d) => d < 1e6)) {
-    const walk = exactly(c, best.plan.makespan, mostNodes);
+    let shortest = Math.min(best?.plan.makespan ?? Infinity, stands?.makespan ?? Infinity, wide(c));
+    const walk = exactly(c, shortest, mostNodes);
     let step = walk.next();
     for (; !step.done; step = walk.next())
       if (step.value) {
-        best = { ...best, plan: step.value };
-        yield { answer: step.value, cost: step.value.makespan };
+        shortest = step.value.makespan;
+        yield { answer: step.value, cost: shortest };
       } else yield { nothing: true };
-    if (step.value) {
-      yield { bound: best.plan.makespan };
+    // a horizon that is refuted when nothing was found is not a bound
+    if (step.value && shortest < wide(c)) {
+      yield { bound: shortest };
       return;
     }
   }
-  decoder = makeDecoder(c, Math.max(Math.ceil(best.plan.makespan * 1.15) + 20, ...c.fixed.map((f) => f.start + c.length[f.task]! + 20)), bound);
+  if (!best) {
+    const none = stuckIn(c);
+    if (none) yield { impossible: none };
+    return;
+  }
+  const shop = disjunctiveOf(c);
+  if (shop) {
+    const begin = sequenceOf(
+      shop,
+      best.plan.placed.map((p) => p.start),
+    );
+    let low = best.plan.makespan;
+    let step = 0;
+    for (const found of tabuSearch(shop, begin, random)) {
+      step += 1;
+      if (found && found.makespan < low) {
+        low = found.makespan;
+        yield { answer: planOf(c, found), cost: low };
+      } else yield { nothing: true };
+      if (step === beforeProof) for (const proven of destructiveBound(c, bound, low)) yield { bound: proven };
+    }
+    yield { bound: low };
+    return;
+  }
+  decoder = makeDecoder(
+    c,
+    Math.max(Math.ceil(best.plan.makespan * 1.15) + 20, ...c.fixed.map((f) => f.start + c.length[f.task]! + 20)),
+    bound,
+  );
   if (older) decoder.prefer(older.cooks);
   const e: Engine = { c, decoder, random, order: Int32Array.from(best.order), cost: best.cost, best, better: false };
   goTo(e, best.order);
@@ -309,5 +350,7 @@ export function* scheduleSearch({ model, from }: SearchProblem, random: Random):
 /** Sessions of so many activities are settled exactly, if it does not take too long. */
 const mostExact = 12;
 const mostNodes = 20_000;
+/** Steps of a job shop before its bound is proven as far as it goes. */
+const beforeProof = 40;
 
 const costOf = (c: Compiled, plan: Plan): number => plan.makespan + lateOf(c, plan) * 50;

@@ -51,7 +51,14 @@ const mostAlone = 26;
 export function makePropagator(c: Compiled, most: Minute): Propagator {
   const { model, n, tail, length } = c;
   const open = Array.from({ length: n }, (_, i) => i).filter((i) => c.isFixed[i] === 0);
-  const single = (i: number, from: Minute, to: Minute, units: number, cls = 0): Usage => ({ first: i, last: i, from, least: to - from, units, cls });
+  const single = (i: number, from: Minute, to: Minute, units: number, cls = 0): Usage => ({
+    first: i,
+    last: i,
+    from,
+    least: to - from,
+    units,
+    cls,
+  });
   const resources: Resource[] = [];
   const add = (kind: Resource['kind'], index: number, capacity: number, uses: Usage[], given?: Int32Array): void => {
     if (uses.length > 1 || given) resources.push({ kind, index, capacity, uses, ...(given && { given }) });
@@ -75,11 +82,23 @@ export function makePropagator(c: Compiled, most: Minute): Propagator {
     for (const s of c.spans)
       if (s.pool === p && c.isFixed[s.a] === 0 && c.isFixed[s.b] === 0)
         uses.push({ first: s.a, last: s.b, from: 0, least: s.least, units: s.units, cls: 0 });
-    add('pool', p, pool.capacity, uses, pool.closed?.length ? sums(pool.capacity, (m) => (inAny(pool.closed, m) ? pool.capacity : 0)) : undefined);
+    add(
+      'pool',
+      p,
+      pool.capacity,
+      uses,
+      pool.closed?.length ? sums(pool.capacity, (m) => (inAny(pool.closed, m) ? pool.capacity : 0)) : undefined,
+    );
   });
   model.groups.forEach((group, g) => {
     const uses = open.flatMap((i) => (c.unit[i]?.group === g ? [single(i, 0, c.unit[i].to, 1, c.unit[i].cls)] : []));
-    add('unit', g, group.units, uses, group.closed?.length ? sums(group.units, (m) => (inAny(group.closed, m) ? group.units : 0)) : undefined);
+    add(
+      'unit',
+      g,
+      group.units,
+      uses,
+      group.closed?.length ? sums(group.units, (m) => (inAny(group.closed, m) ? group.units : 0)) : undefined,
+    );
   });
   const ovenPairs: Before[] = [];
   model.ovens.forEach((oven, o) => {
@@ -93,7 +112,8 @@ export function makePropagator(c: Compiled, most: Minute): Propagator {
 
   /** The least that must lie between the beginning of one use and that of another when the first goes first; undefined when they may overlap. */
   const apart = (r: Resource, a: Usage, b: Usage): Minute | undefined => {
-    if (r.kind === 'oven') return a.cls === b.cls ? (a.units + b.units > r.capacity ? 0 : undefined) : changeMinutes(model.ovens[r.index]!, a.cls, b.cls);
+    if (r.kind === 'oven')
+      return a.cls === b.cls ? (a.units + b.units > r.capacity ? 0 : undefined) : changeMinutes(model.ovens[r.index]!, a.cls, b.cls);
     if (r.kind === 'unit') return r.capacity === 1 ? (model.groups[r.index]!.wash[a.cls]?.[b.cls] ?? 0) : undefined;
     return a.units + b.units > r.capacity ? 0 : undefined;
   };
@@ -148,7 +168,8 @@ export function makePropagator(c: Compiled, most: Minute): Propagator {
   /** Starts at which nobody who may do it is there are ruled out. */
   const byCalendar = (): boolean => {
     for (const i of calendared) {
-      const free = (t: number): boolean => model.cooks.some((k, q) => c.cooks[i]! & (1 << q) && !(k.away ?? []).some(([a, b]) => a < t + c.hands[i]! && t < b));
+      const free = (t: number): boolean =>
+        model.cooks.some((k, q) => c.cooks[i]! & (1 << q) && !(k.away ?? []).some(([a, b]) => a < t + c.hands[i]! && t < b));
       let t = est[i]!;
       while (t <= lst[i]! && !free(t)) t += 1;
       if (!lift(i, t)) return false;
