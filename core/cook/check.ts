@@ -1,9 +1,10 @@
-import type { Kitchen, Progress, Slot } from './schedule.ts';
+import type { Kitchen, Progress, Slot } from './network.ts';
 import type { Task } from './tasks.ts';
 
 /** One law of the kitchen that a schedule breaks. */
 export type ScheduleFault =
-  | { code: 'missing' | 'twice' | 'unknownCook' | 'notItsCook' | 'length'; taskId: string }
+  | { code: 'missing' | 'twice' | 'anotherDay' | 'unknownCook' | 'notItsCook' | 'length'; taskId: string }
+  | { code: 'waited'; taskId: string; after: string; overMin: number }
   | { code: 'tooEarly'; taskId: string; after: string }
   | { code: 'twoAtOnce'; cookId: string; taskIds: [string, string] }
   | { code: 'tooMany'; kind: string; atMin: number; taskIds: string[] };
@@ -26,7 +27,15 @@ export function checkSchedule(
   const closed = (id: string): boolean => ['done', 'skipped'].includes(progress.get(id)?.state ?? '');
   const cooks = new Set(kitchen.cooks.map((c) => c.id));
   const of = (id: string): Slot[] => slots.filter((s) => s.taskId === id);
+  // a wait over night ends the day: it has no minutes here, and what hangs on it comes another day
+  const overnight = (id: string): boolean => (tasks.find((t) => t.id === id)?.waitMin ?? 0) >= 8 * 60 && !closed(id);
+  const behind = (t: Task): boolean =>
+    !progress.has(t.id) && t.after.some((a) => overnight(a) || tasks.some((b) => b.id === a && behind(b)));
   for (const task of tasks.filter((t) => !closed(t.id))) {
+    if (behind(task)) {
+      if (of(task.id).length > 0) faults.push({ code: 'anotherDay', taskId: task.id });
+      continue;
+    }
     const [slot, second] = of(task.id);
     if (!slot) {
       faults.push({ code: 'missing', taskId: task.id });
@@ -36,13 +45,21 @@ export function checkSchedule(
     if (!cooks.has(slot.cookId)) faults.push({ code: 'unknownCook', taskId: task.id });
     if (task.cookId !== undefined && slot.cookId !== task.cookId) faults.push({ code: 'notItsCook', taskId: task.id });
     const p = progress.get(task.id);
-    const [hands, wait] = p?.state === 'running' ? [p.handsLeftMin, p.waitLeftMin] : [task.handsOnMin, task.waitMin];
+    const [hands, wait] =
+      p?.state === 'running'
+        ? [Math.ceil(p.handsLeftMin), Math.ceil(p.waitLeftMin)]
+        : [task.handsOnMin, overnight(task.id) ? 0 : task.waitMin];
     if (Math.abs(slot.handsEndMin - slot.startMin - hands) > slack || Math.abs(slot.endMin - slot.handsEndMin - wait) > slack)
       faults.push({ code: 'length', taskId: task.id });
     // what runs has begun, whatever it should have waited for
     if (p) continue;
     for (const after of task.after)
       if (of(after).some((b) => b.endMin > slot.startMin + slack)) faults.push({ code: 'tooEarly', taskId: task.id, after });
+    for (const w of task.windows ?? [])
+      for (const b of of(w.after)) {
+        const overMin = (w.to === 'start' ? slot.startMin : slot.endMin) - (w.from === 'start' ? b.startMin : b.endMin) - w.maxMin;
+        if (overMin > slack && !progress.has(w.after)) faults.push({ code: 'waited', taskId: task.id, after: w.after, overMin });
+      }
   }
   const running = (slot: Slot): boolean => progress.get(slot.taskId)?.state === 'running';
   for (const [i, a] of slots.entries())

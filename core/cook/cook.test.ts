@@ -139,7 +139,7 @@ describe('the order of work', () => {
   it('names tasks that wait for each other in a circle', () =>
     expect(scheduleTasks([task('a', { after: ['b'] }), task('b', { after: ['a'] })], one)).toMatchObject({
       ok: false,
-      why: 'cycle',
+      why: 'circle',
       taskIds: ['a', 'b'],
     }));
   it('plans again from now with what is done and running', () => {

@@ -2,6 +2,7 @@ import type { Line, Prep, Step } from '#core/contract';
 import { listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
+import type { Follow } from './closing.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
 /** One piece of work: hands first, then what minds itself. */
@@ -13,8 +14,14 @@ export interface Task {
   handsOnMin: number;
   waitMin: number;
   after: string[];
-  /** Machines it takes, each kind once; several pots stand on as many burners. */
-  needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number }[];
+  /** Machines it takes, each kind once; several pots stand on as many burners. What a vessel must hold to the brim is said where it is known. */
+  needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number; brimMl?: number }[];
+  /** The longest waits: into the ice within a minute, raw fish on the worktop half an hour. */
+  windows?: { after: string; from: 'start' | 'end'; to: 'start' | 'end'; maxMin: number; why: 'ice' | 'raw' | 'cooling' }[];
+  /** It comes after the cooking: cooling, packing, washing up. */
+  follow?: Follow;
+  /** It is done on a board. */
+  board?: boolean;
   /** What is prepared, for all dishes at once; absent for a written step. */
   prep?: Prep;
   /** The step of a recipe that it is; absent for preparation. */
@@ -48,9 +55,13 @@ function asLastTime(task: Task, times: ReadonlyMap<string, LastTime> | undefined
   return { ...task, handsOnMin: Math.max(1, total - waitMin), waitMin, guess: false, last };
 }
 
-/** Cleanliness on the board: baby batches, vegetables, then raw fish, red meat, poultry last. */
-function cleanliness(ingredientId: string, aisle: string | undefined, baby: boolean): number {
+/** Allergens that stick: what holds them comes after what does not (reference 1.12). */
+const sticky = /nut|sesame|mustard|lupin/;
+
+/** Cleanliness on the board: baby batches, vegetables, what holds nuts or sesame, then raw fish, red meat, poultry last. */
+function cleanliness(ingredientId: string, aisle: string | undefined, baby: boolean, contains: readonly string[] = []): number {
   if (baby) return 0;
+  if (contains.some((a) => sticky.test(a))) return 4;
   if (aisle === 'fish') return 5;
   if (aisle === 'meat') return /chicken|turkey/.test(ingredientId) ? 7 : 6;
   return aisle === 'dry_goods' || aisle === 'bread' ? 1 : 3;
@@ -69,6 +80,15 @@ const verbs: Readonly<Record<string, string>> = {
   halved: 'Halve',
   torn: 'Tear',
 };
+
+/** From this class on it is raw fish or meat. */
+export const rawFrom = 5;
+/** Raw fish and meat stand on the worktop half an hour at the most (COMPUTATION, scheduling). */
+const rawOutMin = 30;
+/** What was blanched is in the ice within a minute (COMPUTATION, scheduling). */
+const intoIceWithinMin = 1;
+const blanched = /\bblanch/i;
+const intoIce = /\bice\b|iced water/i;
 
 /** What a batch may take more than one of at the same time. */
 const severalAtOnce: ReadonlySet<string> = new Set(['hob', 'pot', 'steamer']);
@@ -177,7 +197,8 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
             after: [],
             needs: [],
             hazards: [],
-            cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree'),
+            cleanliness: cleanliness(line.item.id, row?.aisle, revision.kind === 'puree', row?.contains),
+            board: true,
             guess: true,
             timeKey: id,
           },
@@ -198,6 +219,10 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
         : `${amount}, then deal out: ${listOf(shares.map((s) => `${sayMassIn(units, Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
+  const rawOf = (id: string): boolean => {
+    const prep = preps.get(id)?.task;
+    return prep !== undefined && prep.cleanliness >= rawFrom && prep.batchIds.length === 1;
+  };
   const steps = dishes.flatMap(({ batch, revision, scaled, outs }) =>
     inSession(revision.steps)
       .filter((step) => (asPrep.get(`step:${batch.id}:${step.id}`)?.length ?? 0) === 0)
@@ -209,6 +234,27 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
         );
         const waitsFor = step.uses.map((use) => prepOfLine.get(`${batch.id}/${use.lineId}`)).filter((id): id is string => id !== undefined);
         const uses = step.uses.map((use) => scaled.lines.find((l) => l.lineId === use.lineId)).filter((l) => l !== undefined);
+        const brimMl = Math.min(
+          ...(scaled.passage?.loads ?? [])
+            .filter((l) => l.use === 'pot' && l.stepId === step.id)
+            .flatMap((l) => l.vessels.map((v) => v.brimMl)),
+        );
+        const windows = [
+          ...[...new Set(waitsFor)]
+            .filter(rawOf)
+            .map((after) => ({ after, from: 'end' as const, to: 'start' as const, maxMin: rawOutMin, why: 'raw' as const })),
+          ...(intoIce.test(step.text)
+            ? revision.steps
+                .filter((s) => step.after.includes(s.id) && blanched.test(s.text) && !blanched.test(step.text))
+                .map((s) => ({
+                  after: `step:${batch.id}:${s.id}`,
+                  from: 'end' as const,
+                  to: 'start' as const,
+                  maxMin: intoIceWithinMin,
+                  why: 'ice' as const,
+                }))
+            : []),
+        ];
         return {
           id: `step:${batch.id}:${step.id}`,
           step: { batchId: batch.id, stepId: step.id },
@@ -232,7 +278,10 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
             kind: n.kind,
             ...(n.tempC !== undefined && { tempC: n.tempC }),
             ...(severalAtOnce.has(n.kind) && { count: scaled.passage?.atOnce[step.id] ?? 1 }),
+            ...(n.kind === 'pot' && Number.isFinite(brimMl) && { brimMl }),
           })),
+          ...(windows.length > 0 && { windows }),
+          ...(step.kind === 'cut' && { board: true }),
           ...(step.cue && { cue: step.cue }),
           hazards: step.hazards,
           cleanliness: revision.kind === 'puree' ? 0 : 3,

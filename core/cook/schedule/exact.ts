@@ -27,7 +27,7 @@ function assign(c: Compiled, start: Int32Array, horizon: Minute): Placed[] | und
     if (k.ovenFree(bake.oven, t + bake.from, bake.to - bake.from, bake.shelves, bake.tempC) !== t + bake.from) return undefined;
     k.takeOven(bake.oven, t + bake.from, t + bake.to, bake.shelves, bake.tempC);
   }
-  const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => start[a]! - start[b]!);
+  const order = Array.from({ length: n }, (_, i) => i).sort((a, b) => c.isFixed[b]! - c.isFixed[a]! || start[a]! - start[b]!);
   const placed: Placed[] = Array.from({ length: n }, (_, i) => ({ task: model.activities[i]!.id, start: start[i]!, wash: 0 }));
   const visit = (at: number): boolean => {
     const i = order[at];

@@ -15,6 +15,8 @@ export interface SearchProblem {
   model: ScheduleModel;
   /** An older plan: its order is the first answer, and its cooks keep what they have where that costs nothing. */
   from?: Plan;
+  /** Its order stands: nothing else is looked for. */
+  keepOrder?: boolean;
 }
 
 /** Orders tried in one step of the search. */
@@ -249,7 +251,7 @@ const wide = (c: Compiled): number => {
  * round longer than the last. An answer comes with the first step. The same seed and steps give the same plan.
  * @example solve(scheduleSearch, { model }, { seed: 1, mostSteps: 200 })
  */
-export function* scheduleSearch({ model, from }: SearchProblem, random: Random): Generator<Finding<Plan, NoPlan>, void> {
+export function* scheduleSearch({ model, from, keepOrder = false }: SearchProblem, random: Random): Generator<Finding<Plan, NoPlan>, void> {
   const made = compile(model);
   if (!made.ok) {
     yield { impossible: made.none };
@@ -265,9 +267,9 @@ export function* scheduleSearch({ model, from }: SearchProblem, random: Random):
   // a plan that is still legal is never lost: what follows can only be better
   const stands = from && checkPlan(model, from).every((f) => f.code === 'tooLate') ? from : undefined;
   if (stands) yield { answer: stands, cost: costOf(c, stands) };
-  const firsts = ordersBy(c);
   const older = from && orderOf(c, from);
-  if (older) firsts.unshift(older.order);
+  if (older && keepOrder && stands) return;
+  const firsts = older && keepOrder ? [older.order] : [...(older ? [older.order] : []), ...ordersBy(c)];
   let decoder = makeDecoder(c, wide(c), bound);
   if (older) decoder.prefer(older.cooks);
   let best: { order: Int32Array; cost: number; plan: Plan } | undefined;
@@ -277,6 +279,7 @@ export function* scheduleSearch({ model, from }: SearchProblem, random: Random):
     best = { order: Int32Array.from(decoder.placedOrder), cost: found.cost, plan: decoder.plan() };
     yield { answer: best.plan, cost: costOf(c, best.plan) };
   }
+  if (best && keepOrder && older) return;
   if (c.n <= mostExact && !c.deadline.some((d) => d < 1e6)) {
     let shortest = Math.min(best?.plan.makespan ?? Infinity, stands?.makespan ?? Infinity, wide(c));
     const walk = exactly(c, shortest, mostNodes);
