@@ -190,41 +190,57 @@ function potPools(potsMl: readonly number[] | undefined): Pots | undefined {
   };
 }
 
-/** A dish's pot from the first step that wants it to the last, and to its washing-up; two that stand side by side are two. */
-function potSpans(tasks: readonly Task[], pots: Pots, progress: ReadonlyMap<string, Progress>): Span[] {
+/** Tasks before each, through any number. */
+function ancestorsOf(tasks: readonly Task[]): (id: string) => ReadonlySet<string> {
   const byId = new Map(tasks.map((t) => [t.id, t]));
-  const before = new Map<string, Set<string>>();
-  const ancestors = (id: string, open: readonly string[] = []): Set<string> => {
-    const had = before.get(id);
-    if (had) return had;
+  const found = new Map<string, Set<string>>();
+  return (id) => {
+    const known = found.get(id);
+    if (known) return known;
     const all = new Set<string>();
-    for (const a of byId.get(id)?.after ?? []) {
-      if (!byId.has(a) || open.includes(a)) continue;
-      all.add(a);
-      for (const x of ancestors(a, [...open, id])) all.add(x);
-    }
-    before.set(id, all);
+    const open = [id];
+    while (open.length > 0)
+      for (const a of byId.get(open.pop()!)?.after ?? [])
+        if (byId.has(a) && !all.has(a)) {
+          all.add(a);
+          open.push(a);
+        }
+    found.set(id, all);
     return all;
   };
+}
+
+/** A pot is with a dish from the first step that wants it: to the last one, or to the washing-up when the food stays in it; what stands side by side are two. */
+function potSpans(tasks: readonly Task[], pots: Pots, progress: ReadonlyMap<string, Progress>): Span[] {
+  const before = ancestorsOf(tasks);
   const spans: Span[] = [];
   for (const batchId of new Set(tasks.flatMap((t) => (t.step ? [t.step.batchId] : [])))) {
-    const own = tasks.filter((t) => t.step?.batchId === batchId && t.needs.some((n) => n.kind === 'pot'));
+    const steps = tasks.filter((t) => t.step?.batchId === batchId);
+    const wash = tasks.find((t) => t.follow === 'wash' && t.batchIds[0] === batchId && !progress.has(t.id));
+    // where the food goes on from a step without another vessel, it is still in its pot
+    const stays = (id: string): boolean => {
+      const next = steps.filter((t) => t.after.includes(id));
+      return next.every((t) => t.needs.length === 0 && stays(t.id));
+    };
     const chains: Task[][] = [];
-    for (const t of own.toSorted((a, b) => ancestors(a.id).size - ancestors(b.id).size)) {
-      const chain = chains.find((c) => ancestors(t.id).has(c.at(-1)!.id));
+    for (const t of steps.filter((x) => x.vessel).toSorted((a, b) => before(a.id).size - before(b.id).size)) {
+      const chain = chains.find((c) => before(t.id).has(c.at(-1)!.id));
       if (chain) chain.push(t);
       else chains.push([t]);
     }
-    const wash = tasks.find((t) => t.follow === 'wash' && t.batchIds[0] === batchId);
-    for (const chain of chains) {
-      const [a] = chain;
+    const held = chains.map((chain) => {
       const last = chain.at(-1)!;
-      const b = wash && ancestors(wash.id).has(last.id) && progress.get(wash.id) === undefined ? wash : last;
-      const needs = chain.flatMap((t) => t.needs.filter((n) => n.kind === 'pot'));
-      const units = Math.max(...needs.map((n) => n.count ?? 1));
-      for (const pool of pots.of(Math.max(...needs.map((n) => n.brimMl ?? 0))))
-        spans.push({ pool: pool.id, units: Math.min(units, pool.most), a: a!.id, b: b.id });
-    }
+      return {
+        a: chain[0]!.id,
+        b: wash && before(wash.id).has(last.id) && stays(last.id) ? wash.id : last.id,
+        units: Math.max(...chain.map((t) => t.vessel!.count)),
+        in: pots.of(Math.max(...chain.map((t) => t.vessel!.brimMl))),
+      };
+    });
+    // more pots at once than there are: they are emptied and taken again, which no span tells
+    const all = held.reduce((sum, h) => sum + h.units, 0);
+    if (all > (pots.pools[0]?.capacity ?? 0)) continue;
+    for (const h of held) for (const pool of h.in) spans.push({ pool: pool.id, units: Math.min(h.units, pool.most), a: h.a, b: h.b });
   }
   return spans;
 }

@@ -14,16 +14,22 @@ export interface Task {
   handsOnMin: number;
   waitMin: number;
   after: string[];
-  /** Machines it takes, each kind once; several pots stand on as many burners. What a vessel must hold to the brim is said where it is known. */
-  needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number; brimMl?: number }[];
+  /** Machines it takes, each kind once; several pots stand on as many burners. */
+  needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number }[];
   /** The longest waits: into the ice within a minute, raw fish on the worktop half an hour. */
   windows?: { after: string; from: 'start' | 'end'; to: 'start' | 'end'; maxMin: number; why: 'ice' | 'raw' | 'cooling' }[];
+  /** Pots it is cooked in, and what each must hold to the brim where that is known. */
+  vessel?: { count: number; brimMl: number };
   /** It comes after the cooking: cooling, packing, washing up. */
   follow?: Follow;
   /** It is done on a board. */
   board?: boolean;
   /** What is prepared, for all dishes at once; absent for a written step. */
   prep?: Prep;
+  /** How much of it each dish is dealt. */
+  shares?: PrepShare[];
+  /** Minutes that cutting it once saves, as it was set up only once. */
+  savesMin?: number;
   /** The step of a recipe that it is; absent for preparation. */
   step?: { batchId: string; stepId: string };
   cue?: string;
@@ -36,6 +42,13 @@ export interface Task {
   timeKey: string;
   /** The last run of this work, whose factor these minutes follow. */
   last?: LastTime;
+}
+
+/** What a dish is dealt of something that is prepared for several. */
+export interface PrepShare {
+  batchId: string;
+  recipe: string;
+  massG: number;
 }
 
 /** How long a piece of work took, against what was planned for that size. */
@@ -89,6 +102,11 @@ const rawOutMin = 30;
 const intoIceWithinMin = 1;
 const blanched = /\bblanch/i;
 const intoIce = /\bice\b|iced water/i;
+
+/** What stands on the hob is in a pot, unless it says a pan or a steamer. */
+const inPot = (step: Step): boolean =>
+  step.needs.some((n) => n.kind === 'pot') ||
+  (step.needs.some((n) => n.kind === 'hob') && !step.needs.some((n) => n.kind === 'pan' || n.kind === 'steamer'));
 
 /** What a batch may take more than one of at the same time. */
 const severalAtOnce: ReadonlySet<string> = new Set(['hob', 'pot', 'steamer']);
@@ -145,7 +163,7 @@ function cutOnly(step: Step, lines: readonly Line[]): NonNullable<Line['form']> 
 interface Preparing {
   prep: Prep;
   task: Task;
-  shares: { recipe: string; massG: number }[];
+  shares: PrepShare[];
 }
 
 /**
@@ -181,7 +199,7 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
       const prep = preps.get(id);
       if (prep) {
         if (!prep.task.batchIds.includes(batch.id)) prep.task.batchIds.push(batch.id);
-        prep.shares.push({ recipe: revision.name, massG });
+        prep.shares.push({ batchId: batch.id, recipe: revision.name, massG });
         prep.prep.massG += massG;
       } else {
         const name = row?.name ?? line.name;
@@ -203,7 +221,7 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
             timeKey: id,
           },
           prep: { ingredientId: line.item.id, form: line.form, name, massG, ...(line.sizeMm !== undefined && { sizeMm: line.sizeMm }) },
-          shares: [{ recipe: revision.name, massG }],
+          shares: [{ batchId: batch.id, recipe: revision.name, massG }],
         });
       }
     }
@@ -213,6 +231,8 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
     const amount = sayMassIn(units, Math.round(prep.massG));
     task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * prep.massG) / 1000));
     task.prep = prep;
+    task.shares = shares;
+    if (shares.length > 1) task.savesMin = Math.round(rate.setupMin * (shares.length - 1));
     task.detail =
       shares.length === 1
         ? `${amount} for ${shares[0]?.recipe ?? ''}`
@@ -278,9 +298,11 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
             kind: n.kind,
             ...(n.tempC !== undefined && { tempC: n.tempC }),
             ...(severalAtOnce.has(n.kind) && { count: scaled.passage?.atOnce[step.id] ?? 1 }),
-            ...(n.kind === 'pot' && Number.isFinite(brimMl) && { brimMl }),
           })),
           ...(windows.length > 0 && { windows }),
+          ...(inPot(step) && {
+            vessel: { count: scaled.passage?.atOnce[step.id] ?? 1, brimMl: Number.isFinite(brimMl) ? Math.round(brimMl) : 0 },
+          }),
           ...(step.kind === 'cut' && { board: true }),
           ...(step.cue && { cue: step.cue }),
           hazards: step.hazards,

@@ -160,7 +160,7 @@ export function fitCheck(input: FitInput): Fit {
       have,
       unit: 'min',
       fits: min <= have,
-      says: `about ${sayMinutes(min)} to the last pot off, ${sayMinutes(input.schedule.handsMin)} of it hands-on; packing comes on top`,
+      says: `about ${sayMinutes(min)} to the last pot washed, ${sayMinutes(input.schedule.handsMin)} of it hands-on, packing counted`,
       waysOut: min <= have ? [] : ['take a second pair of hands', 'drop a dish', 'split it over two days'],
     });
   }

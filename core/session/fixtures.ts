@@ -75,6 +75,7 @@ export function testWorld(
     finder,
     runs: new Map(),
     times: new Map(),
+    paces: [],
     lives: new Map(lifeRows.map((r) => [r.id, r])),
     materials: new Map(materialRows.map((r) => [r.id, r])),
     reheats: reheatRows,

@@ -31,10 +31,11 @@ export {
 export { brothUnitMl, eatenUnits, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { asksAboutDinner, otherwise } from './evening.ts';
 export { todayView, type TodayView, type WeekDay } from './today.ts';
+export { paceOf, type Promise } from './hours.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, doneEarly, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
-export { lastTimes, learnedFrom, runOf, runsOf, trimsOf } from './runs.ts';
+export { lastTimes, learnedFrom, learnedTimes, runOf, runsOf, trimsOf } from './runs.ts';
 export type { Run } from './run.ts';
 export { allergensOf, gearOf, scaleIn, withDensity, type World } from './world.ts';
 export { sayEvent } from './say.ts';

@@ -1,6 +1,6 @@
 import type { Batch, EventData, Revision, Session, TamboEvent } from '#core/contract';
 import { tasksFor, type LastTimes } from '#core/cook';
-import { learnedYield, type Learned } from '#core/recipe';
+import { learnedYield, nextMinutes, type Learned } from '#core/recipe';
 import { effective } from '#core/store';
 import { sessionLog } from './log.ts';
 import type { Run } from './run.ts';
@@ -86,17 +86,27 @@ export function trimsOf(events: readonly TamboEvent[], writtenPct: (ingredientId
   );
 }
 
+/** A session of which fewer tasks were timed says nothing of the whole. */
+const fewestTimed = 3;
+
 /**
  * How long each task took the last time against what was planned for that size: the next plan takes the same factor (COMPUTATION: times are not blended).
  * @param sessions finished ones, any order; the newest run of each task stands
  * @example lastTimes(sessions, eventsOf, world).get('prep:onion:diced:10')?.actual // 22
  */
-export function lastTimes(
+export const lastTimes = (...of: Parameters<typeof learnedTimes>): LastTimes => learnedTimes(...of).times;
+
+/**
+ * The last run of each task, and how whole sessions went: minutes that the timed work took against what had been foretold for it then, the newest last.
+ * @example learnedTimes(sessions, eventsOf, world).paces // [1.1, 0.97]: the first took a tenth longer
+ */
+export function learnedTimes(
   sessions: readonly Session[],
   eventsOf: (sessionId: string) => readonly TamboEvent[],
   world: Pick<World, 'revision' | 'scale' | 'finder'>,
-): LastTimes {
+): { times: LastTimes; paces: number[] } {
   const times: LastTimes = new Map();
+  const paces: number[] = [];
   for (const session of sessions.toSorted((a, b) => a.day.localeCompare(b.day) || a.id.localeCompare(b.id))) {
     const log = sessionLog(eventsOf(session.id));
     if (![...log.tasks.values()].some((t) => t.actualMin !== undefined)) continue;
@@ -105,11 +115,19 @@ export function lastTimes(
       const r = revision && world.scale(revision, batch.portions, batch.yieldFactor);
       return revision && r?.ok ? [{ batch, revision, scaled: r.scaled }] : [];
     });
+    let foretold = 0;
+    let took = 0;
+    let timed = 0;
     for (const task of tasksFor(dishes, world.finder)) {
       const actual = log.tasks.get(task.id)?.actualMin;
       const planned = task.handsOnMin + task.waitMin;
-      if (actual !== undefined && actual > 0 && planned > 0) times.set(task.timeKey, { planned, actual, day: session.day });
+      if (actual === undefined || actual <= 0 || planned <= 0) continue;
+      foretold += nextMinutes(planned, times.get(task.timeKey));
+      took += actual;
+      timed += 1;
+      times.set(task.timeKey, { planned, actual, day: session.day });
     }
+    if (timed >= fewestTimed) paces.push(Number((took / foretold).toFixed(3)));
   }
-  return times;
+  return { times, paces };
 }

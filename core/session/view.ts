@@ -1,22 +1,27 @@
 import type { Instant, Revision, Session, TamboEvent } from '#core/contract';
 import {
+  anotherDay,
+  closingTasks,
   coolingClock,
   scheduleTasks,
   tasksFor,
   type CoolingClock,
-  type Kitchen,
+  type Kept,
+  type NoSchedule,
   type Progress,
   type Schedule,
+  type Sitting,
   type Task,
 } from '#core/cook';
-import { minutesBetween, sayPortions } from '#core/kitchen';
+import { listOf, minuteOfDay, minutesBetween, sayMinutes, sayPortions } from '#core/kitchen';
 import type { Dish } from '#core/plan';
-import { burnersOf, splitPot, type ScaledRecipe } from '#core/recipe';
+import { splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, momentOf, roomIn, sharesOf, type PackState } from '#core/store';
 import { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 import { batchView, portionMlOf, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
+import { closingOf, kitchenOf, minutesIn, promiseOf, type Promise } from './hours.ts';
 import { sessionLog, type TaskLog } from './log.ts';
 import { sessionState, type SessionState } from './state.ts';
 import type { World } from './world.ts';
@@ -36,8 +41,15 @@ export interface TaskView extends Task {
   startMin?: number;
   endMin?: number;
   cook?: string;
+  /** Minutes of washing its board or bowl just before it. */
+  washMin?: number;
+  /** A cook put it where it stands. */
+  pinned?: boolean;
+  /** A wait over night lies before it. */
+  anotherDay?: boolean;
 }
 
+/** A session with everything worked out. */
 export interface SessionView {
   session: Session;
   state: SessionState;
@@ -50,6 +62,10 @@ export interface SessionView {
   tasks: TaskView[];
   schedule?: Schedule;
   scheduleError?: string;
+  /** When it is likely over, by this household's own pace. */
+  promise?: Promise;
+  /** What the schedule is worked out from: a page looks further from here. */
+  sitting: Sitting & { kept?: readonly Kept[]; goneMin: number };
   /** What the cook wanted to do otherwise this time. */
   notes: { recipeId: string; name: string; text: string }[];
   /** What dishes draw from bases, made here or in store. */
@@ -60,7 +76,8 @@ export interface SessionView {
 
 /** How far a task that was started has come: hands first, then what minds itself. */
 function progressOf(task: Task, log: TaskLog, now: Instant): Progress {
-  if (log.state !== 'running') return { state: log.state };
+  if (log.state !== 'running')
+    return { state: log.state, ...(log.endedAt !== undefined && { agoMin: Math.max(0, minutesBetween(log.endedAt, now)) }) };
   const gone = log.startedAt ? Math.max(0, minutesBetween(log.startedAt, now)) : 0;
   const hands = Math.max(0, task.handsOnMin - gone);
   const total = task.handsOnMin + task.waitMin + log.extraMin;
@@ -153,8 +170,67 @@ export function sessionStanding(
   };
 }
 
-/** Machines of which there are only so many; of a kind that nobody entered there are enough. */
-const limiting = ['oven', 'steamer', 'blender', 'processor', 'microwave', 'pot'] as const;
+/** What the schedule is worked out from: tasks, hands and gear, how far it has come, and the order that was taken, from now on. */
+function sittingOf(
+  session: Session,
+  tasks: readonly Task[],
+  log: ReturnType<typeof sessionLog>,
+  kitchen: Sitting['kitchen'],
+  goneMin: number,
+  now: Instant,
+): SessionView['sitting'] {
+  const progress = new Map(
+    tasks.flatMap((t): [string, Progress][] => {
+      const l = log.tasks.get(t.id);
+      return l ? [[t.id, progressOf(t, l, now)]] : [];
+    }),
+  );
+  const { order } = session;
+  const known = new Set(tasks.map((t) => t.id));
+  const kept = order?.placed
+    .filter((k) => known.has(k.taskId))
+    .map(({ taskId, startMin, cookId, unit, washMin }): Kept => ({
+      taskId,
+      startMin: startMin - goneMin,
+      ...(cookId !== undefined && { cookId }),
+      ...(unit !== undefined && { unit }),
+      ...(washMin !== undefined && { washMin }),
+    }));
+  const pins = kept?.filter((k) => order!.pinned.includes(k.taskId) && !progress.has(k.taskId) && k.startMin >= 0);
+  return {
+    tasks,
+    kitchen,
+    progress,
+    goneMin,
+    ...(kept?.length && { kept }),
+    ...(pins?.length && {
+      pins: pins.map(({ taskId, startMin, cookId }) => ({ taskId, startMin, ...(cookId !== undefined && { cookId }) })),
+    }),
+  };
+}
+
+/** Minutes from the start to when it is to be over. */
+const hoursOf = ({ startAt, finishBy = startAt }: Session): number => (minuteOfDay(finishBy) - minuteOfDay(startAt) + 1440) % 1440;
+
+/** Why there is no order of work, and what to do. */
+function sayNoSchedule(none: NoSchedule, tasks: readonly Task[]): string {
+  const title = (id: string): string => `“${tasks.find((t) => t.id === id)?.title ?? id}”`;
+  const names = listOf(none.taskIds.slice(0, 4).map(title));
+  switch (none.why) {
+    case 'circle':
+      return `These steps wait for each other in a circle: ${names}. Change in the recipe what one of them comes after.`;
+    case 'window':
+      return none.wider
+        ? `${title(none.wider.b)} should come at most ${sayMinutes(none.wider.max)} after ${title(none.wider.a)}, and takes ${sayMinutes(none.wider.needs)} here. A helper, a smaller batch or another pot would do.`
+        : `A limit of time cannot be kept among ${names}. A smaller batch or a helper would do.`;
+    case 'nobody':
+      return `Nobody may do ${names}. Say in the plan who cooks.`;
+    case 'tooLarge':
+      return `${names} needs more than there is of ${none.needs ?? 'one thing'}.`;
+    default:
+      return 'No order of work was found. A helper, or a dish less, would do.';
+  }
+}
 
 /**
  * A session as every station sees it: one place where its numbers come from, so that they agree from page to page.
@@ -169,19 +245,7 @@ export function sessionView(
   now: Instant,
 ): SessionView {
   const { log, found, known, list, tasks, dishes, drawn } = prepare(session, events, world);
-  const capacity: Kitchen['capacity'] = { hob: burnersOf(world), oven: 1 };
-  for (const kind of limiting) {
-    const count = world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
-    if (count > 0) capacity[kind] = count;
-  }
-  const progress = new Map(
-    tasks.flatMap((t): [string, Progress][] => {
-      const l = log.tasks.get(t.id);
-      return l ? [[t.id, progressOf(t, l, now)]] : [];
-    }),
-  );
-  const planned = scheduleTasks(tasks, { cooks: session.cooks, capacity }, progress);
-  const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
+  const goneMin = minutesIn(session, world.household.timeZone, log.tasks.size > 0, now);
 
   const freeAtFirst = freeNow(world.containers, world.usage).map(({ container, free }) => ({ container, free }));
   let frees = freeAtFirst;
@@ -191,11 +255,25 @@ export function sessionView(
     batches.push(view);
     frees = left;
   }
+  const cooks = new Set(session.cooks.map((c) => c.id));
+  const whose = (t: Task): Task => {
+    const cookId = log.cooks.get(t.id);
+    return cookId !== undefined && cooks.has(cookId) ? { ...t, cookId } : t;
+  };
+  const closing = closingTasks(batches.filter((b) => !b.flags.packed).map(closingOf), tasks).map(whose);
+  const work = [...tasks, ...closing];
+  const sitting = sittingOf(session, work, log, kitchenOf(session, world, goneMin), goneMin, now);
+  const planned = scheduleTasks(work, sitting.kitchen, sitting.progress, {
+    ...(sitting.kept && { kept: sitting.kept }),
+    ...(sitting.pins && { pins: sitting.pins }),
+  });
+  const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
+  const later = anotherDay(work, sitting.progress);
   const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / portionMlOf(b.revision)]));
   const { stock } = sharesOf(world.packs, momentOf(world.household, world.figures, now));
   const bases = baseNeeds(dishes, { ...world, packs: stock }, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
-  const hours = tasks.length > 0 && planned.ok ? planned.schedule : undefined;
+  const hours = work.length > 0 && planned.ok ? planned.schedule : undefined;
   const cooling = batches.flatMap((b) => {
     const own = tasks.filter((t) => t.step?.batchId === b.batch.id);
     const last = own.at(-1);
@@ -224,7 +302,7 @@ export function sessionView(
         return { ...line, seen: log.seen.get(line.key) ?? session.id, ...(tick && { ticked: tick.how }), ...(note && { tickNote: note }) };
       }),
     })),
-    tasks: tasks
+    tasks: work
       .map((task): TaskView => {
         const slot = slots.get(task.id);
         const l = log.tasks.get(task.id);
@@ -236,12 +314,17 @@ export function sessionView(
           ...(slot && { startMin: slot.startMin, endMin: slot.endMin }),
           ...(slot && { cookId: slot.cookId }),
           ...(cook && { cook }),
+          ...(slot?.washMin !== undefined && { washMin: slot.washMin }),
+          ...(sitting.pins?.some((p) => p.taskId === task.id) && { pinned: true }),
+          ...(later.has(task.id) && { anotherDay: true }),
         };
       })
-      .sort((a, b) => (a.startMin ?? -1) - (b.startMin ?? -1)),
+      // what is done stands first, what comes another day last
+      .sort((a, b) => (a.startMin ?? (a.anotherDay ? Infinity : -1)) - (b.startMin ?? (b.anotherDay ? Infinity : -1)) || 0),
     ...(planned.ok
-      ? { schedule: planned.schedule }
-      : { scheduleError: `These steps wait for each other in a circle: ${planned.taskIds.join(', ')}` }),
+      ? { schedule: planned.schedule, promise: promiseOf(planned.schedule.makespanMin, world.paces) }
+      : { scheduleError: sayNoSchedule(planned, work) }),
+    sitting,
     notes: known.flatMap(({ batch, revision }) => notesOf(batch.recipeId, revision, world)),
     bases,
     cooling,
@@ -252,6 +335,7 @@ export function sessionView(
       bases,
       frees: freeAtFirst,
       schedule: hours,
+      ...(session.finishBy !== undefined && { hoursMin: hoursOf(session) }),
       rooms: freezers.map((f) => roomIn(f, stock)),
       freezers,
     }),

@@ -29,6 +29,8 @@ export interface World {
   runs: ReadonlyMap<string, readonly Run[]>;
   /** The last run of each piece of work. */
   times: LastTimes;
+  /** Of the last sessions, minutes that the work took against what was foretold; the newest last. */
+  paces: readonly number[];
   lives: ReadonlyMap<string, LifeRow>;
   materials: ReadonlyMap<string, ReferenceRow>;
   reheats: readonly ReferenceRow[];

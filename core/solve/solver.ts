@@ -43,9 +43,61 @@ export type Outcome<Answer, Why = never> =
 /** Costs this close are the same: minutes and cents are whole, volumes are not. */
 const same = 1e-9;
 
+/** A search that is run a slice at a time. */
+export interface Search<Answer, Why = never> {
+  /** Runs so many more steps; what it ended with once it has ended. */
+  advance: (steps: number) => Outcome<Answer, Why> | undefined;
+}
+
 /**
- * Runs a solver until its best answer is proven, it ends, or a limit is reached. Law: the answer's cost is never under the bound, and never rises with more steps.
+ * Begins a search that whoever runs it advances in slices, to look at other things between them. Law: the answer's cost is never under the bound, and never rises with more steps.
  * "None found" is not "impossible": only the solver may say that.
+ * @throws RangeError, from `advance`, when an answer costs less than the bound: one of the two is wrong
+ * @example const search = startSearch(scheduler, problem, { seed: 1 }); while (!search.advance(5)) await tick()
+ */
+export function startSearch<Problem, Answer, Why = never>(
+  solver: Solver<Problem, Answer, Why>,
+  problem: Problem,
+  limits: Limits<Answer>,
+): Search<Answer, Why> {
+  const { mostSteps = Infinity, deadlineMs = Infinity, clock, signal, onBetter } = limits;
+  const found = solver(problem, randomFrom(limits.seed));
+  let best: { answer: Answer; cost: number } | undefined;
+  let bound = -Infinity;
+  let steps = 0;
+  const end = (ended: Ended): Outcome<Answer, Why> =>
+    best ? { ok: true, ...best, bound, ended, steps } : { ok: false, why: { noneFound: ended }, bound, steps };
+  const step = (): Outcome<Answer, Why> | undefined => {
+    if (signal?.aborted) return end('cancelled');
+    if (steps >= mostSteps) return end('steps');
+    if (clock && clock() >= deadlineMs) return end('deadline');
+    const next = found.next();
+    if (next.done) return end('exhausted');
+    steps += 1;
+    const one = next.value;
+    if ('impossible' in one) return { ok: false, why: one, bound, steps };
+    const better = 'answer' in one ? !best || one.cost < best.cost - same : 'bound' in one && one.bound > bound + same;
+    if (!better) return undefined;
+    if ('answer' in one) best = { answer: one.answer, cost: one.cost };
+    else if ('bound' in one) bound = one.bound;
+    if (!best) return undefined;
+    if (best.cost < bound - same) throw new RangeError(`solve: an answer of ${best.cost} under a bound of ${bound}; one of them is wrong`);
+    onBetter?.({ ...best, bound });
+    return best.cost <= bound + same ? end('proven') : undefined;
+  };
+  return {
+    advance: (more) => {
+      for (let k = 0; k < more; k += 1) {
+        const outcome = step();
+        if (outcome) return outcome;
+      }
+      return undefined;
+    },
+  };
+}
+
+/**
+ * Runs a solver until its best answer is proven, it ends, or a limit is reached.
  * @throws RangeError when an answer costs less than the bound: one of the two is wrong
  * @example solve(scheduler, { tasks, kitchen }, { seed: 1, mostSteps: 2000 })
  */
@@ -54,30 +106,10 @@ export function solve<Problem, Answer, Why = never>(
   problem: Problem,
   limits: Limits<Answer>,
 ): Outcome<Answer, Why> {
-  const { mostSteps = Infinity, deadlineMs = Infinity, clock, signal, onBetter } = limits;
-  const search = solver(problem, randomFrom(limits.seed));
-  let best: { answer: Answer; cost: number } | undefined;
-  let bound = -Infinity;
-  let steps = 0;
-  const end = (ended: Ended): Outcome<Answer, Why> =>
-    best ? { ok: true, ...best, bound, ended, steps } : { ok: false, why: { noneFound: ended }, bound, steps };
+  const search = startSearch(solver, problem, limits);
   for (;;) {
-    if (signal?.aborted) return end('cancelled');
-    if (steps >= mostSteps) return end('steps');
-    if (clock && clock() >= deadlineMs) return end('deadline');
-    const next = search.next();
-    if (next.done) return end('exhausted');
-    steps += 1;
-    const found = next.value;
-    if ('impossible' in found) return { ok: false, why: found, bound, steps };
-    const better = 'answer' in found ? !best || found.cost < best.cost - same : 'bound' in found && found.bound > bound + same;
-    if (!better) continue;
-    if ('answer' in found) best = { answer: found.answer, cost: found.cost };
-    else if ('bound' in found) bound = found.bound;
-    if (!best) continue;
-    if (best.cost < bound - same) throw new RangeError(`solve: an answer of ${best.cost} under a bound of ${bound}; one of them is wrong`);
-    onBetter?.({ ...best, bound });
-    if (best.cost <= bound + same) return end('proven');
+    const outcome = search.advance(1000);
+    if (outcome) return outcome;
   }
 }
 

@@ -33,6 +33,7 @@ export const testSnapshot = (over: Partial<Snapshot> = {}): Snapshot => {
     changes: 0,
     logged: 0,
     times: [],
+    paces: [],
     ingredients: [...ingredientRows],
     lives: [...lifeRows],
     materials: [...materialRows],

@@ -72,6 +72,8 @@ export interface Snapshot {
   runs: [recipeId: string, runs: Run[]][];
   /** The last run of each piece of work. */
   times: [key: string, time: LastTime][];
+  /** How the last sessions went against what was foretold. */
+  paces: number[];
   ingredients: IngredientRow[];
   lives: LifeRow[];
   materials: ReferenceRow[];

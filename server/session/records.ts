@@ -132,6 +132,7 @@ export function snapshotOf(ctx: Context): Snapshot {
     rated: wordsOf(ratedNow(db)),
     runs: [...world.runs].map(([id, runs]) => [id, [...runs]]),
     times: [...world.times],
+    paces: [...world.paces],
     ingredients: [...world.finder.rows],
     lives: referenceRows(db, 'life'),
     materials: referenceRows(db, 'material'),

@@ -17,7 +17,7 @@ import {
 } from '#core/kitchen';
 import {
   brothUnitMl,
-  lastTimes,
+  learnedTimes,
   newestWord,
   runsOf,
   saidOfTable,
@@ -251,11 +251,11 @@ function readWorld(db: Db): World {
   // by the household as it is written: what was said of single meals changes no amount
   const scale = scaleIn({ ...gear, household: written.household, finder: reference.finder, figures: reference.figures }, memo);
   // read again when something is planned or changed, so that a session's minutes stand still while it is cooked
-  const times = cachedSince(
+  const { times, paces } = cachedSince(
     db,
     'times',
     () =>
-      lastTimes(
+      learnedTimes(
         allDocuments(db, 'session')
           .toSorted((a, b) => b.day.localeCompare(a.day))
           .slice(0, sessionsTimed),
@@ -270,6 +270,7 @@ function readWorld(db: Db): World {
     written,
     tableSeen: table.seen,
     times,
+    paces,
     runs,
     packs: packsInStore(db),
     usage: containerUsage(db),

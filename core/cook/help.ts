@@ -1,0 +1,37 @@
+import { solve } from '#core/solve';
+import { scheduler, type ScheduleProblem } from './schedule.ts';
+import { keptOf } from './move.ts';
+import type { Schedule } from './schedule.ts';
+
+/** One thing more of, and the minutes it would save. */
+export interface Help {
+  what: 'cook' | 'hob' | 'pot' | 'oven' | 'processor' | 'blender';
+  savesMin: number;
+}
+
+/** Savings under this share are noise of the search. */
+const worthSaying = 0.03;
+
+/** Kitchens with one thing more. */
+function* withMore({ kitchen, ...rest }: ScheduleProblem): Generator<{ what: Help['what']; problem: ScheduleProblem }, void> {
+  const { capacity, potsMl } = kitchen;
+  yield { what: 'cook', problem: { ...rest, kitchen: { ...kitchen, cooks: [...kitchen.cooks, { id: 'one more', name: 'one more' }] } } };
+  if (potsMl?.length) yield { what: 'pot', problem: { ...rest, kitchen: { ...kitchen, potsMl: [...potsMl, Math.max(...potsMl)] } } };
+  for (const what of ['hob', 'oven', 'processor', 'blender'] as const)
+    if (capacity[what] !== undefined)
+      yield { what, problem: { ...rest, kitchen: { ...kitchen, capacity: { ...capacity, [what]: capacity[what]! + 1 } } } };
+}
+
+/**
+ * What one cook, burner, pot, shelf or bowl more would save: each is looked for from the plan there is, so that it never comes out longer.
+ * @param steps of search for each
+ * @returns one after the other, as they are found; only what saves 3 % or more
+ * @example for (const help of wouldHelp(problem, schedule, 60)) show(help)
+ */
+export function* wouldHelp(problem: ScheduleProblem, schedule: Schedule, steps: number): Generator<Help | undefined, void> {
+  for (const { what, problem: more } of withMore(problem)) {
+    const found = solve(scheduler, { ...more, kept: keptOf(schedule.slots), keepOrder: false }, { seed: 1, mostSteps: steps });
+    const savesMin = found.ok ? schedule.makespanMin - found.answer.makespanMin : 0;
+    yield savesMin >= worthSaying * schedule.makespanMin ? { what, savesMin } : undefined;
+  }
+}
