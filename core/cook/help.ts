@@ -1,7 +1,6 @@
 import { solve } from '#core/solve';
-import { scheduler, type ScheduleProblem } from './schedule.ts';
 import { keptOf } from './move.ts';
-import type { Schedule } from './schedule.ts';
+import { scheduler, type Schedule, type ScheduleProblem } from './schedule.ts';
 
 /** One thing more of, and the minutes it would save. */
 export interface Help {
@@ -23,15 +22,20 @@ function* withMore({ kitchen, ...rest }: ScheduleProblem): Generator<{ what: Hel
 }
 
 /**
- * What one cook, burner, pot, shelf or bowl more would save: each is looked for from the plan there is, so that it never comes out longer.
+ * What one cook, burner, pot, shelf or bowl more would save against the best that is found without it: each is looked for from that plan, so that it never comes out longer.
  * @param steps of search for each
- * @returns one after the other, as they are found; only what saves 3 % or more
+ * @returns one after the other, as they are looked at; only what saves 3 % or more
  * @example for (const help of wouldHelp(problem, schedule, 60)) show(help)
  */
 export function* wouldHelp(problem: ScheduleProblem, schedule: Schedule, steps: number): Generator<Help | undefined, void> {
+  const shortest = (p: ScheduleProblem, from: Schedule): Schedule => {
+    const found = solve(scheduler, { ...p, kept: keptOf(from.slots), keepOrder: false }, { seed: 1, mostSteps: steps });
+    return found.ok ? found.answer : from;
+  };
+  const base = shortest(problem, schedule);
+  yield undefined;
   for (const { what, problem: more } of withMore(problem)) {
-    const found = solve(scheduler, { ...more, kept: keptOf(schedule.slots), keepOrder: false }, { seed: 1, mostSteps: steps });
-    const savesMin = found.ok ? schedule.makespanMin - found.answer.makespanMin : 0;
-    yield savesMin >= worthSaying * schedule.makespanMin ? { what, savesMin } : undefined;
+    const savesMin = base.makespanMin - shortest(more, base).makespanMin;
+    yield savesMin >= worthSaying * base.makespanMin ? { what, savesMin } : undefined;
   }
 }

@@ -4,6 +4,7 @@ export { scheduler, scheduleTasks, type NoSchedule, type Schedule, type Schedule
 export { anotherDay, scheduleModel, type Kept, type Kitchen, type Pin, type Progress, type Sitting, type Slot } from './network.ts';
 export { keptOf, moveTask, type Moved } from './move.ts';
 export { wouldHelp, type Help } from './help.ts';
+export { sayFault, type FaultNames } from './sayFault.ts';
 export type { PlanFault, Stretch } from './schedule/index.ts';
 export { closingTasks, iceBathMinutes, type ClosingInput, type Follow } from './closing.ts';
 export { coolingClock, type CoolingClock, type CoolingLimits } from './cooling.ts';

@@ -4,10 +4,10 @@ import type { BatchView, SessionView, TaskView } from '#core/session';
 export interface SessionParts {
   plan: Pick<SessionView, 'session'> & { begun: BegunDish[] };
   shop: Pick<SessionView, 'session' | 'list'> & { containers: SessionView['fit']['rows'][number] | undefined };
-  cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'cooling' | 'notes'>;
+  cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'promise' | 'cooling' | 'notes'>;
   pack: Pick<SessionView, 'session'> & { batches: PackedBatch[] };
   /** What a plan comes to while it is made. */
-  draft: Pick<SessionView, 'fit' | 'bases' | 'notes'> & {
+  draft: Pick<SessionView, 'fit' | 'bases' | 'notes' | 'promise'> & {
     batches: Pick<BatchView, 'batch' | 'packing' | 'cubes'>[];
     makespanMin: number;
     boundMin: number;
@@ -46,22 +46,24 @@ export type SessionPart = keyof SessionParts;
 const cut: { [P in SessionPart]: (view: SessionView) => SessionParts[P] } = {
   plan: ({ session, batches, tasks }) => ({ session, begun: batches.flatMap((b) => begunOf(b, tasks)) }),
   shop: ({ session, list, fit }) => ({ session, list, containers: fit.rows.find((r) => r.id === 'containers') }),
-  cook: ({ session, dishes, tasks, schedule, scheduleError, cooling, notes }) => ({
+  cook: ({ session, dishes, tasks, schedule, scheduleError, promise, cooling, notes }) => ({
     session,
     dishes,
     tasks,
     cooling,
     notes,
     ...(schedule && { schedule }),
+    ...(promise && { promise }),
     ...(scheduleError !== undefined && { scheduleError }),
   }),
-  draft: ({ fit, bases, notes, batches, schedule, tasks, list }) => {
+  draft: ({ fit, bases, notes, batches, schedule, promise, tasks, list }) => {
     const lines = list.filter((s) => s.id !== 'onTheDay').flatMap((s) => s.lines);
     return {
       fit,
       bases,
       notes,
       batches: batches.map(({ batch, packing, cubes }) => ({ batch, packing, ...(cubes && { cubes }) })),
+      ...(promise && { promise }),
       makespanMin: schedule?.makespanMin ?? 0,
       boundMin: schedule?.boundMin ?? 0,
       cutOnce: tasks.filter((t) => t.batchIds.length > 1).map(({ id, title, detail, handsOnMin }) => ({ id, title, detail, handsOnMin })),

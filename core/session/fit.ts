@@ -35,6 +35,8 @@ export interface FitInput {
   /** Containers free before this session takes any. */
   frees: readonly Free[];
   schedule: Schedule | undefined;
+  /** When it is likely over by the household's own pace. */
+  likelyMin?: number;
   /** Hours the cooks have, when they said so. */
   hoursMin?: number;
   rooms: readonly PlaceRoom[];
@@ -160,7 +162,9 @@ export function fitCheck(input: FitInput): Fit {
       have,
       unit: 'min',
       fits: min <= have,
-      says: `about ${sayMinutes(min)} to the last pot washed, ${sayMinutes(input.schedule.handsMin)} of it hands-on, packing counted`,
+      says: `about ${sayMinutes(min)} to the last pot washed, ${sayMinutes(input.schedule.handsMin)} of it hands-on, packing counted${
+        input.likelyMin !== undefined && input.likelyMin !== min ? `; at your own pace about ${sayMinutes(input.likelyMin)}` : ''
+      }`,
       waysOut: min <= have ? [] : ['take a second pair of hands', 'drop a dish', 'split it over two days'],
     });
   }

@@ -335,6 +335,7 @@ export function sessionView(
       bases,
       frees: freeAtFirst,
       schedule: hours,
+      ...(hours && { likelyMin: promiseOf(hours.makespanMin, world.paces).likelyMin }),
       ...(session.finishBy !== undefined && { hoursMin: hoursOf(session) }),
       rooms: freezers.map((f) => roomIn(f, stock)),
       freezers,

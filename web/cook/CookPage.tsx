@@ -1,7 +1,7 @@
-import { Anchor, Box, Button, Card, Checkbox, Group, Stack, Text, Title } from '@mantine/core';
+import { Anchor, Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { addMinutes, clockOf, clockPlus, countOf, sayMinutes, sayWeekday } from '#core/kitchen';
+import { addMinutes, clockOf, clockPlus, countOf, sayMinutes } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
 import { cooksNow, type TaskView } from '#core/session';
 import { useFrameQuery, useSessionsQuery } from '../sync/api.ts';
@@ -10,8 +10,12 @@ import { useNow } from '../sync/clock.ts';
 import { Cautions, Empty, PageHead, Waiting, Page } from '../ui/ui.tsx';
 import { KindMark } from '../draw/KindMark.tsx';
 import { SessionHeader } from '../session/SessionHeader.tsx';
-import { Score } from './Score.tsx';
-import { kindOf, dishOf } from './words.ts';
+import { OrderCard, ScoreCard } from './ScoreCard.tsx';
+import { PrepList } from './PrepList.tsx';
+import { TaskLists } from './TaskLists.tsx';
+import { sayBound, sayEnds } from './ends.ts';
+import { useScore } from './useScore.ts';
+import { kindOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
 import { useOwnCook } from './useOwnCook.ts';
 import { DoneEarly } from './DoneEarly.tsx';
@@ -31,6 +35,7 @@ export function CookPage() {
   const actions = useTaskActions(id, now);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
   const [me, setMe] = useOwnCook(id);
+  const work = useScore(view?.session);
   if (!view || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const brief = sessions?.sessions.find((s) => s.id === id);
@@ -47,9 +52,13 @@ export function CookPage() {
   const startsAt = begun ? now : undefined;
   const at = (min: number): string => (startsAt ? clockOf(addMinutes(startsAt, min), zone) : clockPlus(view.session.startAt, min));
   const hazards = [...new Set(view.tasks.filter((t) => !closedIds.has(t.id)).flatMap((t) => t.hazards))] as CautionPlace[];
-  const names = new Map(view.tasks.map((t) => [t.id, t.title]));
-  const binding = view.schedule?.bindingTaskIds.at(-1);
-  const bindingDish = binding ? view.tasks.find((t) => t.id === binding) : undefined;
+  // before it begins the whole is looked at, then what is in hand comes first
+  const score = (
+    <>
+      <ScoreCard view={view} now={now} at={at} work={work} />
+      <OrderCard view={view} at={at} work={work} />
+    </>
+  );
   return (
     <Page>
       {brief && <SessionHeader brief={brief} here={`/cook/${id}`} />}
@@ -64,7 +73,7 @@ export function CookPage() {
         lead={
           open.length + running.length === 0
             ? 'Every task is done. Weigh the pots and pack.'
-            : `${begun ? `Done about ${at(makespan)}.` : `${sayWeekday(view.session.day)} from ${view.session.startAt}, done about ${at(makespan)}.`}${bindingDish && view.schedule ? ` It cannot end before ${at(view.schedule.boundMin)}: ${dishOf(view, bindingDish)} takes that long.` : ''}`
+            : `${sayEnds(view, at, begun)}${sayBound(view, at)}`
         }
       >
         {cooks.length > 1 && view.tasks.length > 0 && (
@@ -102,6 +111,7 @@ export function CookPage() {
         </Empty>
       ) : (
         <Stack>
+          {!begun && score}
           <Columns align="start" parts={[1.45, 1]}>
             {current && mine ? (
               <NowCard
@@ -150,55 +160,9 @@ export function CookPage() {
               </Card>
             </Stack>
           </Columns>
-          <Score view={view} at={at} />
-          <Card aria-label="All tasks">
-            <Title order={2}>In order</Title>
-            <Rows component="ol" data-columns>
-              {view.tasks.map((t, i) => {
-                const s = stateOf(t);
-                return (
-                  <Box component="li" key={t.id} c={s === 'done' || s === 'skipped' ? 'dimmed' : undefined}>
-                    <Checkbox
-                      aria-label={`${t.title}: done`}
-                      checked={s === 'done'}
-                      onChange={() => (s === 'done' ? actions.reopen(t) : actions.done(t))}
-                    />
-                    <Text span inherit fw={700} miw={24} c={`var(--kind-${kindOf(view, t)})`}>
-                      {i + 1}
-                    </Text>
-                    <Box className="grow">
-                      <div style={s === 'done' || s === 'skipped' ? { textDecoration: 'line-through' } : undefined}>{t.title}</div>
-                      <Text component="div" size="xs" c="dimmed">
-                        {t.detail || dishOf(view, t)}
-                        {s === 'skipped' ? ' (skipped)' : ''}
-                        {t.after.length > 0 && !s
-                          ? `; after: ${t.after
-                              .map((a) => (names.get(a) ?? '').split(/[.,;:]/)[0])
-                              .slice(0, 2)
-                              .join(', ')}`
-                          : ''}
-                      </Text>
-                    </Box>
-                    {(s === 'done' || s === 'skipped') && (
-                      <Anchor
-                        component="button"
-                        type="button"
-                        size="xs"
-                        aria-label={`Take up again: ${t.title}`}
-                        onClick={() => actions.reopen(t)}
-                      >
-                        take up again
-                      </Anchor>
-                    )}
-                    <Text span inherit c="dimmed" ta="right">
-                      {sayMinutes(t.handsOnMin)}
-                      {t.startMin !== undefined && !s ? <b> {at(t.startMin)}</b> : null}
-                    </Text>
-                  </Box>
-                );
-              })}
-            </Rows>
-          </Card>
+          {begun && score}
+          <TaskLists view={view} at={at} actions={actions} />
+          <PrepList view={view} actions={actions} />
           {view.notes.length > 0 && (
             <Card aria-label="From last time">
               <Title order={2}>From last time</Title>

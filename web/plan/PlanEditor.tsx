@@ -17,7 +17,7 @@ import { BegunAsks } from './BegunAsks.tsx';
 import { AddDish } from './AddDish.tsx';
 import { BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';
-import { batchOf, okPortions, sessionOfDraft, type PlanDraft } from './planDraft.ts';
+import { batchOf, okPortions, readQuiet, sessionOfDraft, type PlanDraft } from './planDraft.ts';
 import { usePlanCheck } from './usePlanCheck.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
@@ -142,7 +142,34 @@ export function Editor({
                   ))}
                 </NativeSelect>
               </div>
-              <Field label="Who cooks" unit="with commas" value={cooks} onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')} />
+              <div>
+                <Input.Label htmlFor="pl-finish">Done by</Input.Label>
+                <NativeSelect id="pl-finish" value={plan.finishBy} onChange={(e) => edit({ ...plan, finishBy: e.currentTarget.value })}>
+                  <option value="">when it is done</option>
+                  {plan.finishBy !== '' && !halfHours.includes(plan.finishBy) && <option>{plan.finishBy}</option>}
+                  {halfHours.map((t) => (
+                    <option key={t}>{t}</option>
+                  ))}
+                </NativeSelect>
+              </div>
+              <Field
+                label="Who cooks"
+                unit="with commas; hours behind a name: Ana 10:30-13:00"
+                value={cooks}
+                onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')}
+              />
+              <Field
+                label="Quiet hours"
+                unit="no loud machine: 13:00-14:30"
+                width={250}
+                value={plan.quiet}
+                error={
+                  plan.quiet.trim() === '' || readQuiet(plan.quiet)
+                    ? undefined
+                    : 'From and until, such as 13:00-14:30. Nothing is kept quiet yet.'
+                }
+                onChange={(text) => edit({ ...plan, quiet: text }, 'quiet')}
+              />
             </Group>
           </Card>
           <Card aria-label="Dishes">

@@ -10,8 +10,12 @@ const planDraftSchema = z.object({
   name: z.string(),
   day: daySchema,
   startAt: clockSchema,
-  /** Names with commas. */
+  /** Names with commas, and behind a name its hours where it comes later or goes sooner. */
   cooks: z.string(),
+  /** It is to be over by then; empty: when it is done. */
+  finishBy: z.string().default(''),
+  /** Hours without a loud machine, `13:00-14:30`. */
+  quiet: z.string().default(''),
   dishes: z.array(z.object({ batch: batchSchema, text: z.string() })),
   /** The session as it was when the plan was opened: what another device changed since is met, not overwritten. */
   was: sessionSchema.nullable(),
@@ -34,7 +38,9 @@ export const planDraftOf = (session: Session, stored: Session | null): PlanDraft
   name: session.name,
   day: session.day,
   startAt: session.startAt,
-  cooks: session.cooks.map((c) => c.name).join(', '),
+  cooks: session.cooks.map((c) => [c.name, sayHours(c.from, c.until)].filter(Boolean).join(' ')).join(', '),
+  finishBy: session.finishBy ?? '',
+  quiet: session.quiet ? sayHours(...session.quiet) : '',
   dishes: session.batches.map((batch) => ({ batch, text: String(batch.portions) })),
   was: stored,
 });
@@ -44,26 +50,58 @@ export const okPortions = (text: string): boolean => Number(text) > 0 && Number(
 /** At most six hands at one worktop. */
 const mostCooks = 6;
 
+/** Hours as they are typed and said: from the first, until the second. */
+const sayHours = (from?: string, until?: string): string =>
+  from === undefined && until === undefined ? '' : `${from ?? ''}-${until ?? ''}`;
+
+const clock = String.raw`(?:[01]?\d|2[0-3])[:.][0-5]\d`;
+const hoursAtEnd = new RegExp(String.raw`^(.*?)\s*(?:from\s+)?(${clock})?\s*(?:-|–|to|until)\s*(${clock})?$`, 'u');
+const fromAtEnd = new RegExp(String.raw`^(.*?)\s+from\s+(${clock})$`, 'u');
+const asClock = (text: string | undefined): string | undefined => text?.replace('.', ':').padStart(5, '0');
+
+/** A name with its hours. @example readHours('Neighbour 10:30-13:00') // { name: 'Neighbour', from: '10:30', until: '13:00' } */
+export function readHours(text: string): { name: string; from?: string; until?: string } {
+  const found = hoursAtEnd.exec(text) ?? fromAtEnd.exec(text);
+  const [, name = '', from, until] = found ?? [];
+  if (!found || (from === undefined && until === undefined)) return { name: text };
+  return { name: name.trim(), ...(from !== undefined && { from: asClock(from)! }), ...(until !== undefined && { until: asClock(until)! }) };
+}
+
+/** Quiet hours that were typed; undefined when they cannot be read. @example readQuiet('13:00-14:30') // ['13:00', '14:30'] */
+export function readQuiet(text: string): [string, string] | undefined {
+  const { name, from, until } = readHours(text.trim());
+  return name === '' && from !== undefined && until !== undefined ? [from, until] : undefined;
+}
+
 /** Cooks by their names; those who were there keep who they are. */
 function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
-  const names = text
+  const named = text
     .split(',')
-    .map((n) => n.trim().slice(0, 60))
-    .filter(Boolean)
+    .map((n) => readHours(n.trim()))
+    .map((c, i) => ({ ...c, name: (c.name || ((c.from ?? c.until) ? `Cook ${i + 1}` : '')).slice(0, 60) }))
+    .filter((c) => c.name)
     .slice(0, mostCooks);
-  const list = names.length > 0 ? names : ['Cook'];
-  return list.map((name, i) => ({ id: before.find((c) => c.name === name)?.id ?? before[i]?.id ?? `cook_${i + 1}`, name }));
+  const list = named.length > 0 ? named : [{ name: 'Cook' }];
+  return list.map((c, i) => ({ id: before.find((b) => b.name === c.name)?.id ?? before[i]?.id ?? `cook_${i + 1}`, ...c }));
 }
 
 /** What a draft comes to as a session: dishes whose portions cannot be read are left out. */
-export const sessionOfDraft = (d: PlanDraft): Session => ({
-  id: d.id,
-  name: d.name.trim().slice(0, 80) || 'Session',
-  day: d.day,
-  startAt: d.startAt,
-  cooks: cooksFrom(d.cooks, d.was?.cooks ?? []),
-  batches: d.dishes.filter((p) => okPortions(p.text)).map((p) => ({ ...p.batch, portions: Number(p.text) })),
-});
+export function sessionOfDraft(d: PlanDraft): Session {
+  const quiet = readQuiet(d.quiet);
+  const finishBy = clockSchema.safeParse(d.finishBy);
+  return {
+    id: d.id,
+    name: d.name.trim().slice(0, 80) || 'Session',
+    day: d.day,
+    startAt: d.startAt,
+    cooks: cooksFrom(d.cooks, d.was?.cooks ?? []),
+    batches: d.dishes.filter((p) => okPortions(p.text)).map((p) => ({ ...p.batch, portions: Number(p.text) })),
+    ...(finishBy.success && { finishBy: finishBy.data }),
+    ...(quiet && { quiet }),
+    // an order that was taken stays with what is still cooked
+    ...(d.was?.order && { order: d.was.order }),
+  };
+}
 
 /** A recipe as a dish of a plan. */
 export const batchOf = (id: string, r: RecipeBrief, portions: number, unsalted = 0): Batch => ({

@@ -1,0 +1,64 @@
+import { Box, Card, Checkbox, Group, Text, Title } from '@mantine/core';
+import { countOf, sayMinutes } from '#core/kitchen';
+import type { TaskView } from '#core/session';
+import type { SessionParts } from '#core/queries';
+import { useMeasures } from '../sync/measures.ts';
+import { Rows } from '../ui/Rows.tsx';
+import { kindOf } from './words.ts';
+import type { TaskActions } from './taskActions.ts';
+
+/** What is to be cut, once for all dishes, in the order of the board: clean before raw; how much goes to each dish. */
+export function PrepList({ view, actions }: { view: SessionParts['cook']; actions: TaskActions }) {
+  const { sayMass } = useMeasures();
+  const preps = view.tasks
+    .filter((t) => t.prep)
+    .toSorted((a, b) => a.cleanliness - b.cleanliness || (a.startMin ?? -1) - (b.startMin ?? -1));
+  if (preps.length === 0) return null;
+  const bowls = preps.reduce((sum, t) => sum + (t.shares?.length ?? 1), 0);
+  const saves = preps.reduce((sum, t) => sum + (t.savesMin ?? 0), 0);
+  const done = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
+  return (
+    <Card aria-label="Prep list">
+      <Group justify="space-between" align="baseline">
+        <Title order={2}>Prep list</Title>
+        <Text size="sm" c="dimmed">
+          {countOf(bowls, 'bowl')} to set out
+          {saves > 0 ? `; cutting once for all dishes saves about ${sayMinutes(saves)}` : ''}
+        </Text>
+      </Group>
+      <Rows data-columns>
+        {preps.map((t, i) => (
+          <Box component="li" key={t.id} c={done(t) ? 'dimmed' : undefined}>
+            <Checkbox
+              aria-label={`${t.title}: prepared`}
+              checked={t.log?.state === 'done'}
+              onChange={() => (done(t) ? actions.reopen(t) : actions.done(t))}
+            />
+            <Box className="grow">
+              <div style={done(t) ? { textDecoration: 'line-through' } : undefined}>
+                {t.title}, <b>{sayMass(Math.round(t.prep?.massG ?? 0))}</b>
+              </div>
+              <Text component="div" size="xs" c="dimmed">
+                {(t.shares ?? []).map((s, k) => (
+                  <span key={s.batchId}>
+                    {k > 0 && ', '}
+                    <Text span inherit c={`var(--kind-${kindOf(view, { ...t, batchIds: [s.batchId] })})`} fw={600}>
+                      {sayMass(Math.round(s.massG))}
+                    </Text>{' '}
+                    {s.recipe}
+                  </span>
+                ))}
+                {i > 0 && t.cleanliness >= 5 && preps[i - 1]!.cleanliness < 5
+                  ? '. Raw: last on the board, then wash it with detergent.'
+                  : ''}
+              </Text>
+            </Box>
+            <Text span inherit c="dimmed">
+              {sayMinutes(t.handsOnMin)}
+            </Text>
+          </Box>
+        ))}
+      </Rows>
+    </Card>
+  );
+}
