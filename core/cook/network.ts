@@ -44,7 +44,10 @@ const washes = (rinse: number, scrub: number): number[][] =>
     ),
   );
 
-/** Tasks that come only after a wait over night, and so on another day. */
+/**
+ * Tasks that come only after a wait over night, and so on another day.
+ * @example anotherDay([steep, strain]).has(strain.id) // true: it steeps for a fortnight first
+ */
 export function anotherDay(tasks: readonly Task[], progress: ReadonlyMap<string, Progress> = new Map()): Set<string> {
   const later = new Set<string>();
   const long = new Set(

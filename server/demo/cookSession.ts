@@ -95,7 +95,8 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
     const how = ['spices', 'oils_sauces', 'baking'].includes(line.aisle) ? 'haveIt' : 'bought';
     client.log(shopAt, tick({ ...line, sessionId: session.id, seen: session.id }, how));
   }
-  const tasks = planned.tasks.toSorted((a, b) => (a.endMin ?? 0) - (b.endMin ?? 0));
+  // cooling, packing and washing up are told by what is packed
+  const tasks = planned.tasks.filter((t) => !t.follow).toSorted((a, b) => (a.endMin ?? 0) - (b.endMin ?? 0));
   for (const task of tasks)
     client.log(
       addMinutes(start, task.endMin ?? 0),
@@ -104,7 +105,7 @@ export function cookSession(db: Db, client: DemoClient, session: Session, zone: 
         Math.round((task.handsOnMin + task.waitMin) * (0.95 + client.random() * 0.25)),
       ),
     );
-  const end = addMinutes(start, planned.schedule?.makespanMin ?? 120);
+  const end = addMinutes(start, Math.max(120, ...tasks.map((t) => t.endMin ?? 0)));
   let at = addMinutes(end, 15);
   for (const batch of planned.batches) {
     const dish = { sessionId: session.id, batchId: batch.batch.id, seen: session.id };
