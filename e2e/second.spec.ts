@@ -134,7 +134,7 @@ test('a task done ten seconds in is asked about once, and one skipped by mistake
   const { id } = sessions.find((s) => s.day > '2026-11-24')!;
   await moveClock(server, '2026-11-28T09:00:00.000Z');
   await page.goto(`${server.address}/cook/${id}`);
-  await page.getByRole('button', { name: 'Joaquim' }).click();
+  await page.getByRole('button', { name: 'Joaquim', exact: true }).click();
   const now = page.getByRole('region', { name: 'Do now' });
   await now.getByRole('button', { name: 'Start', exact: true }).click();
   await settled(page);

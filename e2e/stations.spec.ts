@@ -144,9 +144,9 @@ test('Cook: a clock runs on, is given more time, and says when it is up', async 
   await page.goto(`${server.address}/cook/${id}`);
   const now = page.getByRole('region', { name: 'Do now' });
   // each device shows whose it is
-  await page.getByRole('button', { name: 'Neighbour' }).click();
+  await page.getByRole('button', { name: 'Neighbour', exact: true }).click();
   await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeHidden();
-  await page.getByRole('button', { name: 'Joaquim' }).click();
+  await page.getByRole('button', { name: 'Joaquim', exact: true }).click();
   await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeVisible();
   await now.getByRole('button', { name: 'Start', exact: true }).click();
   await settled(page);

@@ -64,6 +64,7 @@ test('an alarm speaks whose it is; without a local voice it is a tone; more time
   const id = await begin(server);
   const view = await getJson<SessionView>(server, `/sessions/${id}`);
   const bones = view.tasks.find((t) => t.title.startsWith('Roast the bones'))!;
+  const minutes = bones.handsOnMin + bones.waitMin;
   for (const [voices, heard] of [
     [`[{ lang: 'en-GB', localService: true, name: 'Local' }]`, 'voice'],
     [`[{ lang: 'en-GB', localService: false, name: 'Network' }]`, 'tone'],
@@ -80,7 +81,7 @@ test('an alarm speaks whose it is; without a local voice it is a tone; more time
     await settled(page);
     await expect(page.getByRole('button', { name: /Quiet the alarm/ })).toBeHidden();
     // the page follows the server's clock with its next answer
-    await moveClock(server, heard === 'voice' ? '2026-11-28T09:55:00.000Z' : '2026-11-28T11:06:00.000Z');
+    await moveClock(server, heard === 'voice' ? addMinutes('2026-11-28T09:01:00.000Z', minutes) : '2026-11-28T11:06:00.000Z');
     await page.evaluate(() => window.dispatchEvent(new Event('online')));
     await expect(page.getByRole('button', { name: /Quiet the alarm/ })).toBeVisible({ timeout: 40_000 });
     const root = page.locator('html');

@@ -26,9 +26,8 @@ export function moveTask(sitting: Sitting, slots: readonly Slot[], to: Pin): Mov
   const pin: Pin = { ...to, startMin: Math.max(0, Math.round(to.startMin)) };
   const pins = [...(sitting.pins ?? []).filter((p) => p.taskId !== to.taskId), pin];
   const kept = keptOf(slots).map((k) => (k.taskId === to.taskId ? { ...k, ...pin } : k));
-  // it is laid before what would stand at the same minute
-  kept.sort((a, b) => a.startMin - b.startMin || (a.taskId === to.taskId ? -1 : b.taskId === to.taskId ? 1 : 0));
-  const found = scheduleTasks(sitting.tasks, sitting.kitchen, sitting.progress, { kept, pins });
+  // the rest makes way for it
+  const found = scheduleTasks(sitting.tasks, sitting.kitchen, sitting.progress, { kept, pins, first: to.taskId });
   const now = found.ok ? found.schedule.slots.find((s) => s.taskId === to.taskId) : undefined;
   if (found.ok && now?.startMin === pin.startMin && (pin.cookId === undefined || now.cookId === pin.cookId) && found.schedule.lateMin === 0)
     return { ok: true, schedule: found.schedule, pins };
@@ -51,7 +50,9 @@ function faultOf(model: ScheduleModel, slots: readonly Slot[], pin: Pin): { faul
   }));
   const makespan = Math.max(0, ...placed.map((p) => p.start + lengthOf(model, p.task)));
   const faults = checkPlan(model, { placed, makespan }).filter((f) => f.tasks.includes(pin.taskId));
-  const [fault] = faults.sort((a, b) => weight(a) - weight(b));
+  // what comes after it would have moved along
+  const tells = (f: PlanFault): number => (f.code === 'lagShort' && f.tasks[0] === pin.taskId ? firstSaid.length : weight(f));
+  const [fault] = faults.sort((a, b) => tells(a) - tells(b));
   return fault ? { fault } : {};
 }
 

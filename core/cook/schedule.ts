@@ -1,5 +1,5 @@
 import { solve, type Solver } from '#core/solve';
-import { planFrom, scheduleModel, slotsOf, type Kept, type Kitchen, type Pin, type Progress, type Sitting, type Slot } from './network.ts';
+import { planFrom, scheduleModel, slotsOf, type Kept, type Kitchen, type Progress, type Sitting, type Slot } from './network.ts';
 import { compile, scheduleSearch, simpleBounds, type Bound, type NoPlan, type Plan, type ScheduleModel } from './schedule/index.ts';
 import type { Task } from './tasks.ts';
 
@@ -35,6 +35,8 @@ export interface ScheduleProblem extends Sitting {
   kept?: readonly Kept[];
   /** The order that was taken stands; without it, it is where the search begins. */
   keepOrder?: boolean;
+  /** A task that the rest makes way for. */
+  first?: string;
 }
 
 /** A plan of the model in the session's own words. */
@@ -61,13 +63,16 @@ function scheduleOf(model: ScheduleModel, plan: Plan, bound: number, base: reado
  * hands-on work. Its cost is the makespan in minutes, lateness counted fifty times. The first answer comes at once; it goes on until it is stopped or proven.
  * @example solve(scheduler, { tasks, kitchen, progress: new Map() }, { seed: 1, mostSteps: 200 })
  */
-export const scheduler: Solver<ScheduleProblem, Schedule, NoPlan> = function* ({ kept, keepOrder, ...sitting }, random) {
+export const scheduler: Solver<ScheduleProblem, Schedule, NoPlan> = function* ({ kept, keepOrder, first, ...sitting }, random) {
   const model = scheduleModel(sitting);
   const from = kept && planFrom(model, kept);
   const made = compile(model);
   const base = made.ok ? simpleBounds(made.compiled) : [];
   let bound = base[0]?.minutes ?? 0;
-  for (const found of scheduleSearch({ model, ...(from && { from, ...(keepOrder && { keepOrder }) }) }, random)) {
+  for (const found of scheduleSearch(
+    { model, ...(from && { from, ...(keepOrder && { keepOrder }), ...(first !== undefined && { first }) }) },
+    random,
+  )) {
     if ('bound' in found) bound = Math.max(bound, found.bound);
     yield 'answer' in found ? { answer: scheduleOf(model, found.answer, bound, base), cost: found.cost } : found;
   }
@@ -85,9 +90,16 @@ export function scheduleTasks(
   tasks: readonly Task[],
   kitchen: Kitchen,
   progress: ReadonlyMap<string, Progress> = new Map(),
-  { kept, pins, mostSteps = firstSteps }: { kept?: readonly Kept[]; pins?: readonly Pin[]; mostSteps?: number } = {},
+  { kept, pins, first, mostSteps = firstSteps }: Pick<ScheduleProblem, 'kept' | 'pins' | 'first'> & { mostSteps?: number } = {},
 ): ScheduleResult {
-  const problem = { tasks, kitchen, progress, ...(pins && { pins }), ...(kept && { kept, keepOrder: true }) };
+  const problem = {
+    tasks,
+    kitchen,
+    progress,
+    ...(pins && { pins }),
+    ...(kept && { kept, keepOrder: true }),
+    ...(first !== undefined && { first }),
+  };
   const found = solve(scheduler, problem, { seed: 1, mostSteps });
   if (found.ok) return { ok: true, schedule: { ...found.answer, boundMin: Math.min(found.bound, found.answer.makespanMin) } };
   if (!('impossible' in found.why)) return { ok: false, why: 'none', taskIds: [] };

@@ -86,7 +86,7 @@ export const demoEquipment: readonly Equipment[] = [
   { id: 'gear_oven', name: 'Oven', kind: 'oven', count: 2, widthMm: 460, depthMm: 380 },
   { id: 'gear_microwave', name: 'Microwave', kind: 'microwave', count: 1, watts: 800 },
   { id: 'gear_pot9', name: 'Big pot', kind: 'pot', count: 1, litres: 9, diameterMm: 260, heightMm: 175, tareG: 3100 },
-  { id: 'gear_pot10', name: 'Neighbour’s stock pot', kind: 'pot', count: 1, litres: 10, diameterMm: 260, heightMm: 190, tareG: 3300 },
+  { id: 'gear_pot10', name: 'Neighbour’s stock pot', kind: 'pot', count: 1, litres: 8.5, diameterMm: 250, heightMm: 175, tareG: 3000 },
   { id: 'gear_pot5', name: 'Wide pot', kind: 'pot', count: 1, litres: 5.4, diameterMm: 280, heightMm: 90, tareG: 2450 },
   { id: 'gear_pot3', name: 'Small pot', kind: 'pot', count: 2, litres: 2.8, diameterMm: 180, heightMm: 112, tareG: 1150 },
   { id: 'gear_blender', name: 'Jug blender', kind: 'blender', count: 1, litres: 1.5, marks: { hotMl: 700 } },

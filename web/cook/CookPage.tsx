@@ -43,6 +43,8 @@ export function CookPage() {
   const closed = view.tasks.filter((t) => ['done', 'skipped'].includes(stateOf(t) ?? ''));
   const running = view.tasks.filter((t) => stateOf(t) === 'running');
   const open = view.tasks.filter((t) => !stateOf(t));
+  // cooling, packing and washing up go on while one packs
+  const cooking = open.filter((t) => !t.follow);
   const closedIds = new Set(closed.map((t) => t.id));
   const cooks = cooksNow(view, now, free);
   const mine = cooks.find((c) => c.cookId === me) ?? cooks[0];
@@ -91,7 +93,7 @@ export function CookPage() {
         <Button variant="outline" visibleFrom="sm" onClick={() => window.print()}>
           Print
         </Button>
-        {open.length === 0 && (
+        {cooking.length === 0 && (
           <Button component={Link} to={`/pack/${id}`}>
             Pack
           </Button>

@@ -1,4 +1,5 @@
 import { Button, Card, Group, Text, Title } from '@mantine/core';
+import { Link } from 'react-router';
 import { sayMinutes } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -69,6 +70,11 @@ export function NowCard({
         </Text>
       )}
       <Group mt={14}>
+        {task.follow === 'pack' && (
+          <Button size="lg" component={Link} to={`/pack/${view.session.id}`}>
+            Pack it
+          </Button>
+        )}
         {!running && task.waitMin > 0 && (
           <Button size="lg" onClick={() => actions.start(task, cookId)}>
             Start

@@ -212,7 +212,7 @@ export function Score({
           <g key={line.name}>
             <text x={2} y={tops[i]! + 14} fontSize="14" fill="var(--ink)">
               {line.name.length > 15 ? `${line.name.slice(0, 14)}…` : line.name}
-              <title>{line.name}</title>
+              {line.name.length > 15 && <title>{line.name}</title>}
             </text>
             {line.notes.map((note) => (
               <Tail

@@ -1,5 +1,5 @@
 import { Box, Card, Group, Text, Title } from '@mantine/core';
-import { sayMinutes, sayPortions } from '#core/kitchen';
+import { clockPlus, sayMinutes, sayPortions } from '#core/kitchen';
 import type { SessionParts } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
 import { useMeasures } from '../sync/measures.ts';
@@ -7,7 +7,7 @@ import { Note } from '../ui/Note.tsx';
 import { Bar } from '../ui/Bar.tsx';
 
 /** Whether what is planned fits: containers, freezer, hours, pots. */
-export function FitCard({ comesTo, busy }: { comesTo: SessionParts['draft'] | undefined; busy: boolean }) {
+export function FitCard({ comesTo, busy, startAt }: { comesTo: SessionParts['draft'] | undefined; busy: boolean; startAt: string }) {
   const { sayVolume } = useMeasures();
   return (
     <Card aria-label="Does it fit" aria-busy={busy}>
@@ -58,9 +58,15 @@ export function FitCard({ comesTo, busy }: { comesTo: SessionParts['draft'] | un
       {comesTo?.fit.binding && <Text fz={15}>{comesTo.fit.binding}</Text>}
       {comesTo && comesTo.makespanMin > 0 && (
         <Text size="xs" c="dimmed" mt={6}>
-          No order of work ends before {sayMinutes(comesTo.boundMin)}.
+          {comesTo.promise && sayPromise(comesTo.promise, startAt)} No order of work ends before {sayMinutes(comesTo.boundMin)}.
         </Text>
       )}
     </Card>
   );
+}
+
+/** When a session that begins at a time is likely over. */
+function sayPromise({ likelyMin, lateMin, sessions }: NonNullable<SessionParts['draft']['promise']>, startAt: string): string {
+  const late = lateMin > likelyMin ? `, four times in five before ${clockPlus(startAt, lateMin)}` : '';
+  return `Ends about ${clockPlus(startAt, likelyMin)}${late}${sessions < 3 ? ' (a guess, until three sessions were timed)' : ' at your own pace'}.`;
 }

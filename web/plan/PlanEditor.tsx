@@ -154,7 +154,7 @@ export function Editor({
               </div>
               <Field
                 label="Who cooks"
-                unit="with commas; hours behind a name: Ana 10:30-13:00"
+                unit="with commas; hours follow: Ana 10:30-13:00"
                 value={cooks}
                 onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')}
               />
@@ -216,7 +216,7 @@ export function Editor({
           <AddDish recipes={recipes} dishes={dishes} onAdd={add} />
         </Stack>
         <Stack>
-          <FitCard comesTo={comesTo} busy={busy} />
+          <FitCard comesTo={comesTo} busy={busy} startAt={startAt} />
           {comesTo && <CutOnce tasks={comesTo.cutOnce} />}
           {comesTo && <ToBuy buy={comesTo.buy} />}
         </Stack>

@@ -74,13 +74,14 @@ const worker = {
         await pause();
         continue;
       }
-      if (!outcome.ok) return undefined;
-      const { answer } = outcome;
+      // stopped before anything was found: what there is stands
+      const answer = outcome.ok ? outcome.answer : schedule;
+      const ended = outcome.ok ? outcome.ended : 'cancelled';
       return {
         schedule: answer,
         makespanMin: answer.makespanMin,
-        boundMin: Math.min(outcome.bound, answer.makespanMin),
-        ended: outcome.ended,
+        boundMin: Math.max(0, Math.min(outcome.bound, answer.makespanMin)),
+        ended,
         placed: keptOf(answer.slots).map((k) => ({ ...k, startMin: k.startMin + sitting.goneMin })),
         ...was,
       };

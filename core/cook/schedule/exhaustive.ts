@@ -9,7 +9,7 @@ import { changeMinutes, type Activity, type Minute, type ScheduleModel } from '.
 export function leastMakespan(model: ScheduleModel, most: Minute, tries: number): { minutes?: Minute; gaveUp: boolean } {
   const list = inOrder(model);
   let left = tries;
-  for (let end = 0; end <= most; end += 1) {
+  for (let end = Math.max(0, ...tails(model).values()); end <= most; end += 1) {
     if (endsBy(end)) return { minutes: end, gaveUp: false };
     if (left <= 0) return { gaveUp: true };
   }

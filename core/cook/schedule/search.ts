@@ -17,6 +17,8 @@ export interface SearchProblem {
   from?: Plan;
   /** Its order stands: nothing else is looked for. */
   keepOrder?: boolean;
+  /** It is laid before everything that it does not wait for. */
+  first?: string;
 }
 
 /** Orders tried in one step of the search. */
@@ -226,11 +228,12 @@ function noisy(e: Engine, spread: number): Int32Array {
 }
 
 /** Order and cooks of an older plan. */
-function orderOf(c: Compiled, plan: Plan): { order: Int32Array; cooks: number[] } {
+function orderOf(c: Compiled, plan: Plan, first: string | undefined): { order: Int32Array; cooks: number[] } {
   const at = new Map(plan.placed.map((p) => [p.task, p]));
+  const ahead = c.blocks.findIndex((members) => members.some((i) => c.model.activities[i]!.id === first));
   const start = c.blocks.map((members) => Math.min(...members.map((i) => at.get(c.model.activities[i]!.id)?.start ?? 1e6)));
   return {
-    order: Int32Array.from(c.blocks.keys()).sort((a, b) => start[a]! - start[b]! || a - b),
+    order: Int32Array.from(c.blocks.keys()).sort((a, b) => Number(b === ahead) - Number(a === ahead) || start[a]! - start[b]! || a - b),
     cooks: c.model.activities.map((a) => c.model.cooks.findIndex((k) => k.id === at.get(a.id)?.cook)),
   };
 }
@@ -251,7 +254,10 @@ const wide = (c: Compiled): number => {
  * round longer than the last. An answer comes with the first step. The same seed and steps give the same plan.
  * @example solve(scheduleSearch, { model }, { seed: 1, mostSteps: 200 })
  */
-export function* scheduleSearch({ model, from, keepOrder = false }: SearchProblem, random: Random): Generator<Finding<Plan, NoPlan>, void> {
+export function* scheduleSearch(
+  { model, from, keepOrder = false, first }: SearchProblem,
+  random: Random,
+): Generator<Finding<Plan, NoPlan>, void> {
   const made = compile(model);
   if (!made.ok) {
     yield { impossible: made.none };
@@ -267,7 +273,7 @@ export function* scheduleSearch({ model, from, keepOrder = false }: SearchProble
   // a plan that is still legal is never lost: what follows can only be better
   const stands = from && checkPlan(model, from).every((f) => f.code === 'tooLate') ? from : undefined;
   if (stands) yield { answer: stands, cost: costOf(c, stands) };
-  const older = from && orderOf(c, from);
+  const older = from && orderOf(c, from, first);
   if (older && keepOrder && stands) return;
   const firsts = older && keepOrder ? [older.order] : [...(older ? [older.order] : []), ...ordersBy(c)];
   let decoder = makeDecoder(c, wide(c), bound);
