@@ -1,8 +1,5 @@
 import type { Dish } from '#core/plan';
-import type { Task } from './tasks.ts';
-
-/** Work that comes after the cooking of a dish: it is planned with the rest, and has no step in the recipe. */
-export type Follow = 'cool' | 'pack' | 'wash';
+import type { Follow, Task } from './tasks.ts';
 
 /** What is known of a dish when its cooking ends. */
 export interface ClosingInput extends Pick<Dish, 'batch' | 'revision'> {

@@ -2,8 +2,10 @@ import type { Line, Prep, Step } from '#core/contract';
 import { listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
-import type { Follow } from './closing.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
+
+/** Work that comes after the cooking of a dish: it is planned with the rest, and has no step in the recipe. */
+export type Follow = 'cool' | 'pack' | 'wash';
 
 /** One piece of work: hands first, then what minds itself. */
 export interface Task {

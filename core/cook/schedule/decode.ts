@@ -128,21 +128,34 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
           if (at > best) break;
         }
         if (at > best || at >= horizon) continue;
-        if (at < best) {
-          best = at;
-          bestLiking = -1;
-          bestWash = wash;
-        } else if (wash > bestWash) continue;
-        const liking = likes(i, cook, at - wash) + (wash < bestWash ? 4096 : 0);
-        if (liking <= bestLiking) continue;
-        bestLiking = liking;
+        if (at === best) {
+          if (wash > bestWash) continue;
+          // whom it suits better is asked only where two are equal
+          if (wash === bestWash) {
+            if (bestLiking < 0) bestLiking = likes(i, foundCook, best - bestWash);
+            const liking = likes(i, cook, at - wash);
+            if (liking <= bestLiking) continue;
+            bestLiking = liking;
+          } else bestLiking = -1;
+        } else bestLiking = -1;
+        best = at;
         bestWash = wash;
         foundCook = cook;
         foundUnit = u;
         foundWash = wash;
       }
+      // no bowl lets anybody begin before their hands are free
+      if (bowl && bestWash === 0 && best < horizon && best <= soonest(mask, t, h)) break;
     }
     return best >= horizon ? -1 : best;
+  }
+
+  /** When the first of some cooks has so many minutes. */
+  function soonest(mask: number, t: number, h: number): number {
+    let first = horizon;
+    for (let cook = 0; cook < cookCount && first > t; cook += 1)
+      if ((mask & (1 << cook)) !== 0) first = Math.min(first, k.cookFree(cook, t, h));
+    return first;
   }
 
   /** On equal start: the cook of the older plan, then the one at the same dish, then the smallest gap. */

@@ -179,6 +179,13 @@ describe('a session laid over hands and gear', () => {
         // the wash before what has begun is over
         expect(checkPlan(open, next).filter((f) => !begun.some((p) => f.tasks.includes(p.task)))).toEqual([]);
         for (const p of begun) expect(next.placed.find((x) => x.task === p.task)?.start).toBe(p.start);
+        const made = compile(open);
+        if (!made.ok) throw new Error(made.none.why);
+        // a supposed end that is refuted is not one that is there
+        let proven = 0;
+        for (const bound of destructiveBound(made.compiled, simpleBounds(made.compiled)[0]!.minutes, plan.makespan + 3))
+          proven = Math.max(proven, bound);
+        expect(proven).toBeLessThanOrEqual(Math.min(plan.makespan, next.makespan));
       }),
       { numRuns: thorough ? 60 : 10 },
     );

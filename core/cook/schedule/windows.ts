@@ -155,7 +155,7 @@ export function makePropagator(c: Compiled, most: Minute): Propagator {
           if (!lift(arc.to, t)) return false;
         }
         const u = lst[arc.to]! - arc.weight;
-        if (u < lst[arc.from]!) {
+        if (u < lst[arc.from]! && c.isFixed[arc.from] === 0) {
           again = true;
           if (!lower(arc.from, u)) return false;
         }
