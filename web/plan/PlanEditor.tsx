@@ -160,7 +160,7 @@ export function Editor({
               />
               <Field
                 label="Quiet hours"
-                unit="no loud machine: 13:00-14:30"
+                unit="such as 13:00-14:30"
                 width={250}
                 value={plan.quiet}
                 error={
