@@ -170,6 +170,13 @@ describe('tasks of a session', () => {
     expect(onion[0]!.detail).toContain('deal out');
     expect(onion[0]!.handsOnMin).toBe(Math.round(2 + 14 * 1.35));
     expect(onion[0]!.prep).toMatchObject({ form: 'diced', ingredientId: 'onion', massG: 1350 });
+    // 150 g as bought, 89 % of it edible; set up once instead of twice
+    expect(onion[0]!.pieces).toBe(10);
+    expect(onion[0]!.savesMin).toBe(2);
+    expect(onion[0]!.shares!.map((s) => [s.batchId, s.massG])).toEqual([
+      ['b1', 450],
+      ['b2', 900],
+    ]);
     expect(sayTask(onion[0]!)).toBe('Dice 1.35\u00A0kg onion');
     expect(doneTask(sayTask(onion[0]!), onion[0]!.prep, 'us')).toMatch(/^Diced 3\slb onion$/);
     expect(doneTask('Simmer gently.')).toBe('Done: simmer gently.');

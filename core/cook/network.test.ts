@@ -127,7 +127,7 @@ describe('a session with boards, pots, windows and closing work', () => {
         // nobody works before they come
         for (const slot of s.slots.filter((x) => x.cookId === 'n')) expect(slot.startMin - (slot.washMin ?? 0)).toBeGreaterThanOrEqual(20);
       }),
-      { numRuns: process.env.TAMBO_THOROUGH ? 150 : 40 },
+      { numRuns: process.env.TAMBO_THOROUGH ? 60 : 40 },
     );
   });
 
@@ -163,7 +163,7 @@ describe('a session with boards, pots, windows and closing work', () => {
         for (const slot of left.slots) expect(progress.get(slot.taskId)?.state).not.toBe('done');
         expect(left.slots).toHaveLength(tasks.length - [...progress.values()].filter((p) => p.state === 'done').length);
       }),
-      { numRuns: process.env.TAMBO_THOROUGH ? 80 : 25 },
+      { numRuns: process.env.TAMBO_THOROUGH ? 40 : 25 },
     );
   });
 

@@ -30,6 +30,8 @@ export interface Task {
   prep?: Prep;
   /** How much of it each dish is dealt. */
   shares?: PrepShare[];
+  /** About how many pieces that is, as bought. */
+  pieces?: number;
   /** Minutes that cutting it once saves, as it was set up only once. */
   savesMin?: number;
   /** The step of a recipe that it is; absent for preparation. */
@@ -234,6 +236,9 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
     task.handsOnMin = Math.max(1, Math.round(rate.setupMin + (rate.perKgMin * prep.massG) / 1000));
     task.prep = prep;
     task.shares = shares;
+    const row = finder.byId(prep.ingredientId);
+    const usable = (row?.pieceG ?? 0) * ((row?.ediblePct ?? 100) / 100);
+    if (usable > 0 && prep.massG >= usable / 2) task.pieces = Math.max(1, Math.round(prep.massG / usable));
     if (shares.length > 1) task.savesMin = Math.round(rate.setupMin * (shares.length - 1));
     task.detail =
       shares.length === 1

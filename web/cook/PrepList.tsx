@@ -37,6 +37,7 @@ export function PrepList({ view, actions }: { view: SessionParts['cook']; action
             <Box className="grow">
               <div style={done(t) ? { textDecoration: 'line-through' } : undefined}>
                 {t.title}, <b>{sayMass(Math.round(t.prep?.massG ?? 0))}</b>
+                {t.pieces !== undefined && `, about ${t.pieces}`}
               </div>
               <Text component="div" size="xs" c="dimmed">
                 {(t.shares ?? []).map((s, k) => (

@@ -1,4 +1,4 @@
-import { listOf, sayWeekday } from '#core/kitchen';
+import { clockPlus, listOf, sayWeekday } from '#core/kitchen';
 import type { SessionParts } from '#core/queries';
 import { dishOf } from './words.ts';
 
@@ -43,5 +43,10 @@ export function sayEnds(view: SessionParts['cook'], at: (min: number) => string,
       : likely === planned
         ? `ends about ${planned}${late && `, ${late}`}.`
         : `ends ${planned} as written; at your own pace about ${likely}${late && `, ${late}`}.`;
-  return begun ? `It ${ends}` : `${sayWeekday(session.day)} from ${session.startAt}, ${ends}`;
+  // a day that is to be over by a time is counted back from it, with what four in five days take
+  const by =
+    session.finishBy === undefined || begun
+      ? ''
+      : ` To be done by ${session.finishBy} four times in five, start by ${clockPlus(session.finishBy, -Math.max(promise.likelyMin, promise.lateMin))}.`;
+  return begun ? `It ${ends}` : `${sayWeekday(session.day)} from ${session.startAt}, ${ends}${by}`;
 }

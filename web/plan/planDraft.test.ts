@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sessionSchema, type Session } from '#core/contract';
-import { planDraftOf, readPlanDraft, sessionOfDraft, withDish } from './planDraft.ts';
+import { planDraftOf, readHours, readPlanDraft, readQuiet, sessionOfDraft, withDish } from './planDraft.ts';
 
 const session: Session = {
   id: 's1',
@@ -24,6 +24,9 @@ describe('a plan as it is typed', () => {
       { cooks: '' },
       { cooks: ', ,Jo,' },
       { cooks: 'a,b,c,d,e,f,g,h' },
+      { cooks: '10:30-13:00, Ana from 25:00, -, Bo 9.15 to 12' },
+      { quiet: '14:30', finishBy: 'soon' },
+      { quiet: '13:00-14:30', finishBy: '16:00' },
       {
         dishes: [
           { ...draft.dishes[0]!, text: '1e9' },
@@ -33,6 +36,33 @@ describe('a plan as it is typed', () => {
       },
     ])
       expect(sessionSchema.safeParse(sessionOfDraft({ ...draft, ...typed })).success, JSON.stringify(typed)).toBe(true);
+  });
+  it('keeps the hours of who comes later or goes sooner, quiet hours, when it is to be over, and the order that was taken', () => {
+    const whole: Session = {
+      ...session,
+      cooks: [
+        { id: 'c_marit', name: 'Marit', from: '10:30', until: '13:00' },
+        { id: 'c_osk', name: 'Osk', until: '12:00' },
+      ],
+      finishBy: '16:00',
+      quiet: ['13:00', '14:30'],
+      order: { placed: [{ taskId: 'prep:leek', startMin: 5, cookId: 'c_osk' }], pinned: ['prep:leek'] },
+    };
+    expect(planDraftOf(whole, whole).cooks).toBe('Marit 10:30-13:00, Osk -12:00');
+    expect(sessionOfDraft(planDraftOf(whole, whole))).toEqual(whole);
+  });
+  it.each([
+    ['Ana 10:30-13:00', { name: 'Ana', from: '10:30', until: '13:00' }],
+    ['Ana 9.15 to 12.00', { name: 'Ana', from: '09:15', until: '12:00' }],
+    ['Ana from 11:00', { name: 'Ana', from: '11:00' }],
+    ['Ana until 11:00', { name: 'Ana', until: '11:00' }],
+    ['Grandad Osk 10:00 - 12:30', { name: 'Grandad Osk', from: '10:00', until: '12:30' }],
+    ['Anne-Marie', { name: 'Anne-Marie' }],
+    ['Ana 25:00-26:00', { name: 'Ana 25:00-26:00' }],
+  ])('reads “%s”', (text, hours) => expect(readHours(text)).toEqual(hours));
+  it('keeps nothing quiet when the hours cannot be read', () => {
+    expect(readQuiet(' 13.00 - 14:30 ')).toEqual(['13:00', '14:30']);
+    for (const text of ['', '13:00', 'a nap', 'nap 13:00-14:30']) expect(readQuiet(text)).toBeUndefined();
   });
   it('knows a cook again by name, else by place', () => {
     expect(sessionOfDraft({ ...draft, cooks: 'Osk' }).cooks).toEqual([{ id: 'c_osk', name: 'Osk' }]);

@@ -8,8 +8,10 @@ import { changeMinutes, type Activity, type Minute, type ScheduleModel } from '.
  */
 export function leastMakespan(model: ScheduleModel, most: Minute, tries: number): { minutes?: Minute; gaveUp: boolean } {
   const list = inOrder(model);
+  const known = knownOf(model);
+  const longest = tails(model);
   let left = tries;
-  for (let end = Math.max(0, ...tails(model).values()); end <= most; end += 1) {
+  for (let end = Math.max(0, ...longest.values()); end <= most; end += 1) {
     if (endsBy(end)) return { minutes: end, gaveUp: false };
     if (left <= 0) return { gaveUp: true };
   }
@@ -19,7 +21,6 @@ export function leastMakespan(model: ScheduleModel, most: Minute, tries: number)
     const start = new Map<string, Minute>();
     const cookOf = new Map<string, string>();
     const unitOf = new Map<string, number>();
-    const longest = tails(model);
     const visit = (at: number): boolean => {
       const a = list[at];
       if (!a) return washed(model, start, cookOf, unitOf);
@@ -27,7 +28,7 @@ export function leastMakespan(model: ScheduleModel, most: Minute, tries: number)
       if (left <= 0) return false;
       for (let t = a.release ?? 0; t + longest.get(a.id)! <= end; t += 1) {
         start.set(a.id, t);
-        if (!lagsHold(model, start, a.id) || !roomFor(model, start, a)) continue;
+        if (!lagsHold(known, start, a.id) || !roomFor(model, known, start, a)) continue;
         for (const cook of a.hands > 0 || a.unit ? (a.cooks ?? model.cooks.map((k) => k.id)) : ['']) {
           if (cook && !freeHands(model, start, cookOf, a, t, cook)) continue;
           const units = a.unit ? (model.groups.find((g) => g.id === a.unit!.group)?.units ?? 0) : 1;
@@ -48,6 +49,27 @@ export function leastMakespan(model: ScheduleModel, most: Minute, tries: number)
 }
 
 const lengthOf = (a: Activity): Minute => a.hands + a.wait;
+
+/** What does not change from try to try. */
+interface Known {
+  length: ReadonlyMap<string, Minute>;
+  lags: ReadonlyMap<string, readonly ScheduleModel['lags'][number][]>;
+  /** Pools that an activity uses, or holds with another. */
+  pools: ReadonlyMap<string, readonly ScheduleModel['pools'][number][]>;
+}
+
+const knownOf = (model: ScheduleModel): Known => ({
+  length: new Map(model.activities.map((a) => [a.id, lengthOf(a)])),
+  lags: new Map(model.activities.map((a) => [a.id, model.lags.filter((l) => l.a === a.id || l.b === a.id)])),
+  pools: new Map(
+    model.activities.map((a) => [
+      a.id,
+      model.pools.filter(
+        (p) => a.pools?.some((n) => n.pool === p.id) || model.spans.some((s) => s.pool === p.id && (s.a === a.id || s.b === a.id)),
+      ),
+    ]),
+  ),
+});
 
 /** Each after those it is tied to, so that a broken lag shows soon. */
 function inOrder(model: ScheduleModel): Activity[] {
@@ -77,37 +99,34 @@ function tails(model: ScheduleModel): Map<string, Minute> {
   return tail;
 }
 
-function lagsHold(model: ScheduleModel, start: ReadonlyMap<string, Minute>, id: string): boolean {
+function lagsHold(known: Known, start: ReadonlyMap<string, Minute>, id: string): boolean {
   const moment = (task: string, which: 'start' | 'end'): Minute | undefined => {
     const s = start.get(task);
-    return s === undefined || which === 'start' ? s : s + lengthOf(model.activities.find((x) => x.id === task)!);
+    return s === undefined || which === 'start' ? s : s + known.length.get(task)!;
   };
-  return model.lags.every((l) => {
-    if (l.a !== id && l.b !== id) return true;
+  return known.lags.get(id)!.every((l) => {
     const [a, b] = [moment(l.a, l.from), moment(l.b, l.to)];
     return a === undefined || b === undefined || (b - a >= l.min && b - a <= (l.max ?? Infinity));
   });
 }
 
-/** Pools, spans and ovens, as far as activities are laid. */
-function roomFor(model: ScheduleModel, start: ReadonlyMap<string, Minute>, last: Activity): boolean {
+/** Pools, spans and ovens, as far as activities are laid and the last of them uses them. */
+function roomFor(model: ScheduleModel, known: Known, start: ReadonlyMap<string, Minute>, last: Activity): boolean {
   const laid = model.activities.filter((a) => start.has(a.id));
-  for (const pool of model.pools) {
-    const uses = [
-      ...laid.flatMap((a) =>
-        (a.pools ?? [])
-          .filter((p) => p.pool === pool.id)
-          .map((p) => [start.get(a.id)! + p.from, start.get(a.id)! + p.to, p.units] as const),
-      ),
-      ...model.spans
-        .filter((s) => s.pool === pool.id && start.has(s.a) && start.has(s.b))
-        .map((s) => [start.get(s.a)!, start.get(s.b)! + lengthOf(model.activities.find((a) => a.id === s.b)!), s.units] as const),
-    ];
-    for (const [from, to] of uses)
-      for (let m = from; m < to; m += 1) {
-        if ((pool.closed ?? []).some(([a, b]) => a <= m && m < b)) return false;
-        if (uses.reduce((sum, [a, b, units]) => sum + (a <= m && m < b ? units : 0), 0) > pool.capacity) return false;
-      }
+  for (const pool of known.pools.get(last.id)!) {
+    const uses: (readonly [Minute, Minute, number])[] = [];
+    for (const a of laid)
+      for (const p of a.pools ?? []) if (p.pool === pool.id) uses.push([start.get(a.id)! + p.from, start.get(a.id)! + p.to, p.units]);
+    for (const s of model.spans)
+      if (s.pool === pool.id && start.has(s.a) && start.has(s.b))
+        uses.push([start.get(s.a)!, start.get(s.b)! + known.length.get(s.b)!, s.units]);
+    for (const [from, to] of uses) {
+      if ((pool.closed ?? []).some(([a, b]) => from < b && a < to)) return false;
+      // what is in use at once is most where a use begins
+      let used = 0;
+      for (const [a, b, units] of uses) if (a <= from && from < b) used += units;
+      if (from < to && used > pool.capacity) return false;
+    }
   }
   if (!last.oven) return true;
   const oven = model.ovens.find((o) => o.id === last.oven!.oven)!;

@@ -96,7 +96,7 @@ describe('a session laid over hands and gear', () => {
         for (const bound of simpleBounds(made.compiled)) expect(bound.minutes).toBeLessThanOrEqual(one.cost);
         expect(planned(model, 30).makespan).toBeLessThanOrEqual(one.cost);
       }),
-      { numRuns: thorough ? 120 : 20 },
+      { numRuns: thorough ? 50 : 20 },
     );
   });
 
@@ -115,7 +115,7 @@ describe('a session laid over hands and gear', () => {
           expect(next.makespan).toBeLessThanOrEqual(plan.makespan);
         }
       }),
-      { numRuns: thorough ? 60 : 10 },
+      { numRuns: thorough ? 25 : 10 },
     );
   });
 
@@ -132,7 +132,7 @@ describe('a session laid over hands and gear', () => {
     let same = 0;
     for (let seed = 0; seed < (thorough ? 300 : 40); seed += 1) {
       const model = generateSmall(thorough ? 4 + (seed % 6) : 4 + (seed % 4), randomFrom(seed));
-      const least = leastMakespan(model, 40, 60_000);
+      const least = leastMakespan(model, 40, 8_000);
       if (least.gaveUp) continue;
       const found = search(model, 5000);
       expect(found.ok ? found.cost : undefined, `seed ${seed}`).toBe(least.minutes);
@@ -145,9 +145,9 @@ describe('a session laid over hands and gear', () => {
   });
 
   it('has bounds by supposed ends that never pass the best there is', () => {
-    for (let seed = 1000; seed < 1000 + (thorough ? 150 : 25); seed += 1) {
+    for (let seed = 1000; seed < 1000 + (thorough ? 60 : 25); seed += 1) {
       const model = generateSmall(4 + (seed % 3), randomFrom(seed));
-      const least = leastMakespan(model, 40, 40_000);
+      const least = leastMakespan(model, 40, 8_000);
       const made = compile(model);
       if (least.minutes === undefined || !made.ok) continue;
       let proven = 0;
