@@ -14,7 +14,7 @@ const meantTwice: readonly { name: RegExp; why: string }[] = [
 /** Controls that only look elsewhere or leave the page; they write nothing and cost a load each. */
 const elsewhere = /^(print|save the|download|choose|open the picture|take a picture|keys|settings|light|dark|why)\b/i;
 
-const parts = 8;
+const parts = 4;
 const mostDeep = 6;
 /** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
 const mostAgain = 10;
