@@ -20,23 +20,9 @@ import {
   type Task,
 } from './index.ts';
 import { testFigures } from '../kitchen/fixtures.ts';
+import { testTask as task } from './fixtures.ts';
 
 const finder = ingredientFinder(ingredientRows);
-const task = (id: string, over: Partial<Task> = {}): Task => ({
-  timeKey: id,
-  id,
-  batchIds: ['b'],
-  title: id,
-  detail: '',
-  handsOnMin: 5,
-  waitMin: 0,
-  after: [],
-  needs: [],
-  hazards: [],
-  cleanliness: 3,
-  guess: false,
-  ...over,
-});
 const one: Kitchen = { cooks: [{ id: 'j', name: 'Joaquim' }], capacity: { hob: 4, oven: 1, steamer: 2, blender: 1 } };
 const cooksOf = (n: number): Kitchen => ({ ...one, cooks: Array.from({ length: n }, (_, i) => ({ id: `c${i}`, name: `c${i}` })) });
 const plan = (tasks: Task[], kitchen = one, progress: ReadonlyMap<string, Progress> = new Map()) => {

@@ -17,22 +17,7 @@ import {
   type Task,
 } from './index.ts';
 import { checkPlan } from './schedule/index.ts';
-
-const task = (id: string, over: Partial<Task> = {}): Task => ({
-  timeKey: id,
-  id,
-  batchIds: ['b'],
-  title: id,
-  detail: '',
-  handsOnMin: 5,
-  waitMin: 0,
-  after: [],
-  needs: [],
-  hazards: [],
-  cleanliness: 3,
-  guess: false,
-  ...over,
-});
+import { testTask as task } from './fixtures.ts';
 
 const kitchen: Kitchen = {
   cooks: [

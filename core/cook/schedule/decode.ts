@@ -1,4 +1,5 @@
 import type { Compiled } from './compile.ts';
+import { makeFinder, noUnit } from './find.ts';
 import { makeKitchen } from './kitchen.ts';
 import type { Plan } from './model.ts';
 
@@ -23,10 +24,10 @@ export interface Decoder {
   plan: () => Plan;
   /** Asks that on equal start this cook does it: the one of an older plan. */
   prefer: (cookOf: readonly number[]) => void;
-  starts: () => Int32Array;
 }
 
-const lateWeight = 50;
+/** A minute over a deadline costs as much as so many of the makespan. */
+export const lateWeight = 50;
 const every = 6;
 /** Tries at moving the members of a block against each other before it goes to the end of what is laid. */
 const patience = 40;
@@ -37,20 +38,19 @@ const patience = 40;
  * @param bound what no plan beats; the cost counts the lateness of activities against it
  */
 export function makeDecoder(c: Compiled, horizon: number, bound: number): Decoder {
-  const { n, into, outOf, hands, length, tail, cooks, needs, unit, oven, spans, opens, closes, blocks, blockAfter } = c;
+  const { n, into, outOf, hands, length, tail, needs, unit, oven, spans, opens, closes, blocks, blockAfter } = c;
   const blockCount = blocks.length;
   const spanAt = n * 4;
   const waitsAt = spanAt + spans.length;
   const spare = waitsAt + blockCount + 2;
   const k = makeKitchen(c, horizon, spare);
   const { state } = k;
+  const { find, found, prefer } = makeFinder(c, k);
   // first what is known of each activity: start, cook, unit, wash; -1 not placed
   const startOf = (i: number): number => state[i]!;
-  const cookCount = c.model.cooks.length;
   const floor = new Int32Array(n);
   const bonus = new Int32Array(n);
   const stack = new Int32Array(n);
-  const preferred = new Int32Array(n).fill(-1);
   const placedOrder = new Int32Array(blockCount);
   const doneBlock = new Uint8Array(blockCount);
   const slots = Math.ceil(blockCount / every) + 1;
@@ -60,111 +60,6 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
   let keptSlots = 0;
   let freshFrom = 0;
   let freshTo = 0;
-  let foundCook = -1;
-  let foundUnit = -1;
-  let foundWash = 0;
-
-  const spanUnits = (i: number): readonly number[] => opens[i]!;
-
-  /** The first legal start from a minute on; -1 past the horizon. Cook, unit and wash are left in `found...`. */
-  function find(i: number, from: number): number {
-    let t = from;
-    foundCook = -1;
-    foundUnit = -1;
-    foundWash = 0;
-    for (;;) {
-      const t0 = t;
-      for (const need of needs[i]!) t = k.poolFree(need.pool, t + need.from, need.to - need.from, need.units) - need.from;
-      for (const s of spanUnits(i)) {
-        const span = spans[s]!;
-        t = k.poolFree(span.pool, t, span.least, span.units);
-      }
-      const bake = oven[i];
-      if (bake) t = k.ovenFree(bake.oven, t + bake.from, bake.to - bake.from, bake.shelves, bake.tempC) - bake.from;
-      if (t + length[i]! > horizon) return -1;
-      if (t !== t0) continue;
-      if (cooks[i] === 0) return t;
-      const at = byHands(i, t);
-      if (at < 0) return -1;
-      if (at === t) return t;
-      t = at;
-    }
-  }
-
-  /** The first minute at which a cook, and where one is needed a unit, is free. */
-  function byHands(i: number, t: number): number {
-    const mask = cooks[i]!;
-    const h = hands[i]!;
-    const bowl = unit[i];
-    let best = horizon;
-    let bestWash = 0;
-    let bestLiking = -1;
-    const units = bowl ? k.unitsOf[bowl.group]! : noUnit;
-    let seenClean = false;
-    for (const u of units) {
-      let from = t;
-      let fromWash = 0;
-      if (bowl) {
-        // one bowl that nothing has been in is like another
-        if (k.unused(u)) {
-          if (seenClean) continue;
-          seenClean = true;
-        }
-        from = k.unitFree(u, t, bowl.to, bowl.cls);
-        fromWash = k.washed();
-        if (from > best || (from === best && fromWash > bestWash)) continue;
-      }
-      for (let cook = 0; cook < cookCount; cook += 1) {
-        if ((mask & (1 << cook)) === 0) continue;
-        let at = from;
-        let wash = fromWash;
-        for (;;) {
-          const free = k.cookFree(cook, at - wash, wash + h) + wash;
-          if (free === at) break;
-          at = free;
-          if (!bowl || at > best) break;
-          at = k.unitFree(u, at, bowl.to, bowl.cls);
-          wash = k.washed();
-          if (at > best) break;
-        }
-        if (at > best || at >= horizon) continue;
-        if (at === best) {
-          if (wash > bestWash) continue;
-          // whom it suits better is asked only where two are equal
-          if (wash === bestWash) {
-            if (bestLiking < 0) bestLiking = likes(i, foundCook, best - bestWash);
-            const liking = likes(i, cook, at - wash);
-            if (liking <= bestLiking) continue;
-            bestLiking = liking;
-          } else bestLiking = -1;
-        } else bestLiking = -1;
-        best = at;
-        bestWash = wash;
-        foundCook = cook;
-        foundUnit = u;
-        foundWash = wash;
-      }
-      // no bowl lets anybody begin before their hands are free
-      if (bowl && bestWash === 0 && best < horizon && best <= soonest(mask, t, h)) break;
-    }
-    return best >= horizon ? -1 : best;
-  }
-
-  /** When the first of some cooks has so many minutes. */
-  function soonest(mask: number, t: number, h: number): number {
-    let first = horizon;
-    for (let cook = 0; cook < cookCount && first > t; cook += 1)
-      if ((mask & (1 << cook)) !== 0) first = Math.min(first, k.cookFree(cook, t, h));
-    return first;
-  }
-
-  /** On equal start: the cook of the older plan, then the one at the same dish, then the smallest gap. */
-  function likes(i: number, cook: number, t: number): number {
-    if (cookCount === 1) return 0;
-    if (preferred[i] === cook) return 4000;
-    const gap = Math.min(900, k.gap(cook, t));
-    return (k.lastDish(cook, t) === c.dish[i] ? 2000 : 0) + 1000 - gap;
-  }
 
   function write(i: number, t: number, on: boolean): void {
     const units = on ? 1 : -1;
@@ -189,9 +84,9 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
 
   function place(i: number, t: number): void {
     state[i] = t;
-    state[n + i] = foundCook;
-    state[2 * n + i] = foundUnit;
-    state[3 * n + i] = foundWash;
+    state[n + i] = found.cook;
+    state[2 * n + i] = found.unit;
+    state[3 * n + i] = found.wash;
     write(i, t, true);
   }
 
@@ -361,10 +256,10 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
     state.fill(0, spanAt, spare);
     for (let b = 0; b < blockCount; b += 1) state[waitsAt + b] = c.blockWaits[b]!;
     for (const f of c.fixed) {
-      foundCook = f.cook;
+      found.cook = f.cook;
       const units = unit[f.task] ? k.unitsOf[unit[f.task]!.group]! : noUnit;
-      foundUnit = units[f.unit] ?? units[0]!;
-      foundWash = 0;
+      found.unit = units[f.unit] ?? units[0]!;
+      found.wash = 0;
       place(f.task, f.start);
     }
   }
@@ -446,10 +341,8 @@ export function makeDecoder(c: Compiled, horizon: number, bound: number): Decode
         };
       }),
     }),
-    prefer: (cookOf) => preferred.set(cookOf),
-    starts: () => state.slice(0, n),
+    prefer,
   };
 }
 
-const noUnit = [-1] as const;
 const nothing: Decoded = { ok: false, makespan: Infinity, late: 0, cost: Infinity };

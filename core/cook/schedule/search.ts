@@ -6,7 +6,7 @@ import { disjunctiveOf, planOf, sequenceOf } from './disjunctive.ts';
 import { exactly } from './exact.ts';
 import { stuckIn } from './stuck.ts';
 import { compile, type Compiled } from './compile.ts';
-import { makeDecoder, type Decoded, type Decoder } from './decode.ts';
+import { lateWeight, makeDecoder, type Decoded, type Decoder } from './decode.ts';
 import type { NoPlan, Plan, ScheduleModel } from './model.ts';
 import { tabuSearch } from './tabu.ts';
 
@@ -69,12 +69,12 @@ function moveOne(e: Engine, order: Int32Array): number {
 }
 
 /** Moves several blocks at once: those of a dish, or those that bake at one temperature, keeping their order. */
-function moveWhole(order: Int32Array, random: Random, labelOf: Int32Array, after: (block: number) => boolean): number {
+function moveWhole(order: Int32Array, random: Random, labelOf: Int32Array): number {
   const n = order.length;
   const label = labelOf[order[int(random, n)]!]!;
   if (label < 0) return n;
-  const mine = order.filter((b) => labelOf[b] === label && after(b));
-  const rest = order.filter((b) => !(labelOf[b] === label && after(b)));
+  const mine = order.filter((b) => labelOf[b] === label);
+  const rest = order.filter((b) => labelOf[b] !== label);
   const to = int(random, rest.length + 1);
   const next = Int32Array.from([...rest.subarray(0, to), ...mine, ...rest.subarray(to)]);
   let first = 0;
@@ -106,7 +106,7 @@ function take(e: Engine, found: Decoded): void {
   e.order.set(e.decoder.placedOrder);
   e.cost = found.cost;
   if (found.cost >= e.best.cost - 1e-9) return;
-  e.better ||= found.makespan + found.late * 50 < e.best.plan.makespan + lateOf(e.c, e.best.plan) * 50;
+  e.better ||= found.makespan + found.late * lateWeight < e.best.plan.makespan + lateOf(e.c, e.best.plan) * lateWeight;
   const plan = e.decoder.plan();
   e.best = { order: Int32Array.from(e.order), cost: found.cost, plan };
 }
@@ -139,7 +139,7 @@ function* annealing(e: Engine, steps: number, warm: number): Walk {
       order.set(e.order);
       const chance = e.random();
       const whole = chance < 0.03 ? dish : chance < 0.06 ? temp : undefined;
-      let first = whole ? moveWhole(order, e.random, whole, () => true) : moveOne(e, order);
+      let first = whole ? moveWhole(order, e.random, whole) : moveOne(e, order);
       if (!whole && e.random() < 0.25) first = Math.min(first, moveOne(e, order));
       if (first >= order.length) continue;
       tryOrder(e, order, first, e.cost - degree * Math.log(1 - e.random()));
@@ -362,4 +362,4 @@ const mostNodes = 20_000;
 /** Steps of a job shop before its bound is proven as far as it goes. */
 const beforeProof = 40;
 
-const costOf = (c: Compiled, plan: Plan): number => plan.makespan + lateOf(c, plan) * 50;
+const costOf = (c: Compiled, plan: Plan): number => plan.makespan + lateOf(c, plan) * lateWeight;
