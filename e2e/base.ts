@@ -108,7 +108,7 @@ export async function ready(page: Page): Promise<void> {
   await page.waitForFunction(
     () => !document.getAnimations().some((a) => a.playState === 'running' && Number.isFinite(a.effect?.getComputedTiming().endTime)),
     undefined,
-    { timeout: 3000 },
+    { timeout: 20_000 },
   );
 }
 

@@ -56,10 +56,9 @@ test('a task is carried by keys, the rest moves along; where it may not stand it
   const block = score.getByRole('button', { name: new RegExp(`^\\d+\\. ${last.title.slice(0, 12)}`) }).first();
   await block.focus();
   await page.keyboard.press('Space');
-  for (let k = 0; k < 3; k += 1) {
-    await page.keyboard.press('ArrowRight');
-    await page.waitForTimeout(80);
-  }
+  // the sensor listens from the next turn on; after that keys may come as fast as they like
+  await page.waitForTimeout(200);
+  for (let k = 0; k < 3; k += 1) await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
   await expect(page.getByRole('status').getByText(/stands at .*the rest moved along/)).toBeVisible({ timeout: 20_000 });
   await settled(page);

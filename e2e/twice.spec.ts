@@ -16,6 +16,7 @@ const elsewhere = /^(print|save the|download|choose|open the picture|take a pict
 
 const parts = 4;
 const mostDeep = 6;
+const mostHeld = 2;
 /** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
 const mostAgain = 10;
 
@@ -301,10 +302,13 @@ test.describe('every control', () => {
       let tried = 0;
       for (const url of pages) {
         const address = `${server.address}${url}`;
+        let held = 0;
         for (const { path: steps, once } of await actingOn(page, address)) {
           const says = `${url}: ${steps.map((s) => s.name).join(' > ')}`;
-          // a key that is held down is the same wherever a control stands: what stands on the page itself is asked for both
-          for (const how of steps.length === 1 ? (['twice', 'held'] as const) : (['twice'] as const)) {
+          // one guard of the whole page holds a key that is kept down (`web/ui/oneTap.ts`): the first controls of each page stand for all
+          const keyToo = steps.length === 1 && held < mostHeld;
+          if (keyToo) held += 1;
+          for (const how of keyToo ? (['twice', 'held'] as const) : (['twice'] as const)) {
             let did = await tap(page, address, steps, how);
             for (let again = 0; did === undefined && again < mostAgain; again += 1) did = await tap(page, address, steps, how);
             if (how === 'twice')

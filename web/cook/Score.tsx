@@ -28,6 +28,8 @@ const top = 30;
 const closePerMin = 6;
 /** An arrow key moves a task by so many minutes. */
 const keyMin = 5;
+/** How far right and down each arrow key goes. */
+const arrows: Record<string, readonly [number, number]> = { ArrowRight: [1, 0], ArrowLeft: [-1, 0], ArrowDown: [0, 1], ArrowUp: [0, -1] };
 /** A word needs about so much room a letter. */
 const letterW = 6.3;
 
@@ -139,29 +141,30 @@ export function Score({
     { length: Math.ceil(span / step) + 1 },
     (_, i) => Math.ceil((rows.fromMin + offset) / step) * step - offset + i * step,
   ).filter((m) => m >= rows.fromMin && m <= rows.toMin);
+  // counted, since keys may come faster than what they move is drawn
+  const pressed = useRef({ right: 0, down: 0 });
   const byKey: KeyboardCoordinateGetter = (event, { currentCoordinates: { x: cx, y: cy } }) => {
-    const side = (keyMin * perMin) / scale();
-    const row = (staveH + staveGap) / scale();
-    const moves: Record<string, [number, number]> = {
-      ArrowRight: [side, 0],
-      ArrowLeft: [-side, 0],
-      ArrowDown: [0, row],
-      ArrowUp: [0, -row],
-    };
-    const by = moves[event.code];
-    return by && { x: cx + by[0], y: cy + by[1] };
+    const [right, down] = arrows[event.code] ?? [0, 0];
+    if (right === 0 && down === 0) return undefined;
+    pressed.current.right += right;
+    pressed.current.down += down;
+    return { x: cx + (right * keyMin * perMin) / scale(), y: cy + (down * (staveH + staveGap)) / scale() };
   };
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: byKey }),
   );
-  const drop = ({ active, delta }: DragEndEvent): void => {
+  const drop = ({ active, delta, activatorEvent }: DragEndEvent): void => {
     const k = scale();
+    const [minutes, down] =
+      activatorEvent instanceof KeyboardEvent
+        ? [pressed.current.right * keyMin, pressed.current.down]
+        : [(delta.x * k) / perMin, Math.round((delta.y * k) / (staveH + staveGap))];
     const from = rows.staves.findIndex((s) => s.notes.some((n) => n.task.id === active.id));
     const note = rows.staves[from]?.notes.find((n) => n.task.id === active.id);
     if (!note) return;
-    const to = Math.max(0, Math.min(rows.staves.length - 1, from + Math.round((delta.y * k) / (staveH + staveGap))));
-    const startMin = Math.max(0, Math.round(note.startMin + (delta.x * k) / perMin));
+    const to = Math.max(0, Math.min(rows.staves.length - 1, from + down));
+    const startMin = Math.max(0, Math.round(note.startMin + minutes));
     if (to === from && startMin === note.startMin) return;
     onMove({ taskId: note.task.id, startMin, ...(rows.staves[to] && { cookId: rows.staves[to].cookId }) });
   };
@@ -169,6 +172,7 @@ export function Score({
     <DndContext
       sensors={sensors}
       autoScroll={false}
+      onDragStart={() => void (pressed.current = { right: 0, down: 0 })}
       onDragEnd={drop}
       accessibility={{
         screenReaderInstructions: {
