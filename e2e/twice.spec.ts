@@ -15,7 +15,7 @@ const meantTwice: readonly { name: RegExp; why: string }[] = [
 const elsewhere = /^(print|save the|download|choose|open the picture|take a picture|keys|settings|light|dark|why)\b/i;
 
 const parts = 4;
-const mostDeep = 6;
+const mostDeep = 4;
 const mostHeld = 2;
 /** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
 const mostAgain = 10;

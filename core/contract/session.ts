@@ -49,6 +49,15 @@ export const sessionSchema = z.object({
   finishBy: clockSchema.optional(),
   /** Loud machines rest from the first to the second: a nap. */
   quiet: z.tuple([clockSchema, clockSchema]).optional(),
+  /** When hands rest: the cooks' own meal, the baby's; everybody's where it does not say whose. */
+  breaks: z
+    .array(z.object({ name: z.string().min(1).max(60), from: clockSchema, until: clockSchema, cookId: idSchema.optional() }))
+    .max(12)
+    .optional(),
+  /** Hands-on work takes so many times as long that day: small children about. */
+  interruptions: z.number().min(1).max(3).optional(),
+  /** All clean work on the boards before any raw fish or meat. */
+  cleanFirst: z.boolean().optional(),
   /** The order of work that was taken, and the tasks that stand where a cook put them. */
   order: z.object({ placed: z.array(keptTaskSchema).max(800), pinned: z.array(z.string().min(1).max(200)).max(800) }).optional(),
 });

@@ -1,34 +1,41 @@
+import type { CoolingWay } from '#core/heat';
+import { sayMassIn, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import type { Follow, Task } from './tasks.ts';
 
 /** What is known of a dish when its cooking ends. */
 export interface ClosingInput extends Pick<Dish, 'batch' | 'revision'> {
-  /** Grams in each pot that stands side by side. */
-  potG: number;
   pots: number;
   /** Packs that are to be filled; none when nothing was found to fill. */
   packs: number;
-  /** It is hot when it is done, and is to be cold before it is packed. */
-  hot: boolean;
+  /** How its pots are cooled; nothing when it was never hot, or is not to be cold. */
+  cooling?: CoolingWay;
 }
-
-/**
- * Minutes a stirred pot in an ice bath takes from the boil to 21 °C, about: five kilos take 16 min, and more food has less surface for its weight.
- * @param g grams in the pot
- * @source reference/thermal.md 3, B2: 5 kg soup, c 3900, UA 30 W/K, 95 to 21 °C in 16.3 min; UA by the two-thirds power of the mass
- * @example iceBathMinutes(5000) // 17
- */
-export const iceBathMinutes = (g: number): number => Math.max(5, Math.ceil(16.3 * Math.cbrt(Math.max(0, g) / 5000)));
 
 /** Hot food is on its way into the cold within half an hour, so that two hours are enough. */
 export const intoIceMin = 30;
 /** Under 21 °C within two hours of coming off the heat (reference: clocks, two-stage cooling). */
 export const under21Min = 120;
 
-const unhurried = { cool: 4, packSetUp: 3, perPack: 0.7, wash: 3, perPot: 2 } as const;
+/** Less than this is not worth a clock. */
+const leastCoolMin = 5;
+
+/** Minutes of hands; a kitchen estimate. */
+const unhurried = { cool: { ice: 4, waterThenIce: 6, water: 6 }, packSetUp: 3, perPack: 0.7, wash: 3, perPot: 2 } as const;
+
+/** How a pot is cooled, in words. Thick food is split shallow whatever it stands in: its middle is slow. */
+function sayCooling({ way, minutes, iceKg }: CoolingWay, units: UnitSystem): string {
+  const ice = sayMassIn(units, Math.max(100, Math.round(iceKg * 10) * 100));
+  const how = {
+    ice: `In ice water, ${ice} of ice, stirred now and then`,
+    waterThenIce: `In cold water, changed when it is warm, then with ${ice} of ice, stirred now and then`,
+    water: 'In cold water, changed when it is warm, stirred now and then',
+  }[way];
+  return `${how}: about ${Math.max(leastCoolMin, Math.ceil(minutes))} min to 21 °C, then into the fridge. What is too thick to stir: split it shallow, 2 cm`;
+}
 
 /** What is last of a dish: nothing else of it waits for them. */
-function lastOf(batchId: string, tasks: readonly Task[]): string[] {
+export function lastOf(batchId: string, tasks: readonly Task[]): string[] {
   const own = tasks.filter((t) => t.batchIds.includes(batchId));
   const waitedFor = new Set(tasks.filter((t) => t.step?.batchId === batchId).flatMap((t) => t.after));
   const steps = own.filter((t) => t.step?.batchId === batchId);
@@ -36,12 +43,12 @@ function lastOf(batchId: string, tasks: readonly Task[]): string[] {
 }
 
 /**
- * Cooling, packing and washing-up of dishes as work of the session: minutes are a kitchen estimate, cooling by the ice bath.
+ * Cooling, packing and washing-up of dishes as work of the session: hands are a kitchen estimate, cooling is worked out.
  * @param tasks the cooking, whose last pieces they wait for
- * @example closingTasks([{ batch, revision, potG: 4200, pots: 1, packs: 6, hot: true }], tasks) // into the ice, fill 6 packs, wash the pot
+ * @example closingTasks([{ batch, revision, pots: 1, packs: 6, cooling }], tasks) // into the ice, fill 6 packs, wash the pot
  */
-export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Task[]): Task[] {
-  return inputs.flatMap(({ batch, revision, potG, pots, packs, hot }): Task[] => {
+export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Task[], units: UnitSystem = 'metric'): Task[] {
+  return inputs.flatMap(({ batch, revision, pots, packs, cooling }): Task[] => {
     const last = lastOf(batch.id, tasks);
     if (last.length === 0) return [];
     const task = (follow: Follow, title: string, detail: string, handsOnMin: number, waitMin: number, after: string[]): Task => ({
@@ -59,15 +66,15 @@ export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Ta
       guess: true,
       timeKey: `${follow}:${revision.recipeId}`,
     });
-    const cool = hot
+    const cool = cooling
       ? [
           {
             ...task(
               'cool',
               `Cool ${revision.name}`,
-              'In ice water, stirred now and then, or split shallow',
-              unhurried.cool,
-              iceBathMinutes(potG),
+              sayCooling(cooling, units),
+              unhurried.cool[cooling.way],
+              Math.max(leastCoolMin, Math.ceil(cooling.minutes)),
               last,
             ),
             windows: last.flatMap((after) => [

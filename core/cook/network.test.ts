@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { CoolingWay } from '#core/heat';
 import { randomFrom } from '#core/solve';
 import {
   checkSchedule,
   closingTasks,
-  iceBathMinutes,
   keptOf,
   moveTask,
   sayFault,
@@ -28,6 +28,8 @@ const kitchen: Kitchen = {
   potsMl: [9000, 5400, 2800],
   boards: 3,
 };
+
+const inIce: CoolingWay = { way: 'ice', minutes: 17, iceKg: 6.2 };
 
 /** A dish made up by chance: cut, cooked in a pot or baked, pureed or not, cooled, packed, washed up. */
 function dish(batchId: string, random: () => number): Task[] {
@@ -70,10 +72,9 @@ function dish(batchId: string, random: () => number): Task[] {
       {
         batch: { id: batchId } as never,
         revision: { name: batchId, recipeId: batchId } as never,
-        potG: int(500, 6000),
         pots: baked ? 0 : 1,
         packs: int(1, 12),
-        hot: true,
+        cooling: { way: 'ice', minutes: int(5, 30), iceKg: 2 },
       },
     ],
     cooked,
@@ -180,7 +181,7 @@ describe('a session with boards, pots, windows and closing work', () => {
       return [
         simmer,
         ...closingTasks(
-          [{ batch: { id: b } as never, revision: { name: b, recipeId: b } as never, potG: 3000, pots: 1, packs: 4, hot: true }],
+          [{ batch: { id: b } as never, revision: { name: b, recipeId: b } as never, pots: 1, packs: 4, cooling: inIce }],
           [simmer],
         ),
       ];
@@ -210,7 +211,7 @@ describe('a session with boards, pots, windows and closing work', () => {
     const cool = (agoMin: number): Schedule => {
       const simmer = task('simmer', { batchIds: ['b'], step: { batchId: 'b', stepId: 's' }, needs: [{ kind: 'hob' }] });
       const closing = closingTasks(
-        [{ batch: { id: 'b' } as never, revision: { name: 'b', recipeId: 'b' } as never, potG: 5000, pots: 1, packs: 2, hot: true }],
+        [{ batch: { id: 'b' } as never, revision: { name: 'b', recipeId: 'b' } as never, pots: 1, packs: 2, cooling: inIce }],
         [simmer],
       );
       return planned(
@@ -230,14 +231,6 @@ describe('a session with boards, pots, windows and closing work', () => {
     const s = planned(tasks, lone);
     const help = [...wouldHelp({ tasks, kitchen: lone, progress: new Map() }, s, 20)].filter((h) => h !== undefined);
     expect(help).toEqual([{ what: 'cook', savesMin: 60 }]);
-  });
-});
-
-describe('the ice bath', () => {
-  it('takes five kilos from the boil to 21 °C in about a quarter of an hour, more for more', () => {
-    expect(iceBathMinutes(5000)).toBe(17);
-    expect(iceBathMinutes(10_000)).toBeGreaterThan(iceBathMinutes(5000));
-    expect(iceBathMinutes(0)).toBe(5);
   });
 });
 

@@ -1,4 +1,6 @@
-import type { Activity, Fixed, Hand, Lag, Oven, Placed, Plan, Pool, ScheduleModel, Span, Stretch, UnitGroup } from './schedule/index.ts';
+import type { Activity, Fixed, Hand, Lag, Oven, Placed, Plan, Pool, ScheduleModel, Stretch, UnitGroup } from './schedule/index.ts';
+import { cleanLags } from './cleanOrder.ts';
+import { potPools, potSpans } from './pots.ts';
 import { rawFrom, type Task } from './tasks.ts';
 
 /** Hands and gear of a session. Minutes count from where the plan begins. */
@@ -8,6 +10,12 @@ export interface Kitchen {
   capacity: Partial<Record<Task['needs'][number]['kind'], number>>;
   /** What each pot holds to the brim; when it is said, a pot is held by its dish until it is washed. */
   potsMl?: readonly number[];
+  /** Shelves of each oven where there are several; else `capacity` says it. */
+  ovens?: readonly number[];
+  /** Baths of cold water or ice at a time; one sink when nothing is said. */
+  iceBaths?: number;
+  /** All clean work on the boards before any raw fish or meat. */
+  cleanFirst?: boolean;
   /** Boards to cut on; without a number there are enough. */
   boards?: number;
   /** When loud machines rest. */
@@ -29,6 +37,9 @@ export interface Kept extends Pin {
   unit?: number;
   washMin?: number;
 }
+
+/** Longer than any session, in minutes. */
+export const forever = 20_000;
 
 /** A wait this long is over another day: what comes after it is not of this session. */
 export const overnightMin = 480;
@@ -90,7 +101,13 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
   const has = (kind: string): boolean => kitchen.capacity[kind as keyof Kitchen['capacity']] !== undefined;
   const most = (kind: string): number => Math.max(1, Math.floor(kitchen.capacity[kind as keyof Kitchen['capacity']] ?? 1));
 
-  const lags: Lag[] = [];
+  const shelves = kitchen.ovens && kitchen.ovens.length > 1 ? kitchen.ovens : [most('oven')];
+  const ovenOf = ovensByHeat(tasks, shelves);
+  const lags: Lag[] = cleanLags(
+    tasks.filter((t) => !progress.has(t.id)),
+    tasks,
+    kitchen.cleanFirst ?? false,
+  );
   const fixed: Fixed[] = [];
   const activities = tasks.map((t): Activity => {
     const p = progress.get(t.id);
@@ -136,9 +153,9 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
         : board && { unit: { group: 'board', cls: t.cleanliness, to: Math.max(1, hands) } }),
       ...(oven && {
         oven: {
-          oven: 'oven',
-          shelves: Math.min(oven.count ?? 1, most('oven')),
-          tempC: Math.round((oven.tempC ?? usualOvenC) / 5) * 5,
+          oven: ovenName(ovenOf(heatOf(oven))),
+          shelves: Math.min(oven.count ?? 1, shelves[ovenOf(heatOf(oven))]!),
+          tempC: heatOf(oven),
           from: 0,
           to,
         },
@@ -150,7 +167,7 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
     ...Object.keys(kitchen.capacity)
       .filter((kind) => kind !== 'oven' && !washed.some((w) => w === kind) && !(kind === 'pot' && pots))
       .map((kind) => ({ id: kind, capacity: most(kind), ...(loud.some((l) => l === kind) && quiet) })),
-    { id: 'ice', capacity: 1 },
+    { id: 'ice', capacity: Math.max(1, kitchen.iceBaths ?? 1) },
     ...(pots?.pools ?? []),
   ];
   const groups: UnitGroup[] = [
@@ -165,9 +182,32 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
     cooks,
     pools,
     groups,
-    ovens: has('oven') ? [{ id: 'oven', shelves: most('oven'), ...ovenHeat }] : [],
+    ovens: has('oven') ? shelves.map((n, i) => ({ id: ovenName(i), shelves: n, ...ovenHeat })) : [],
     fixed,
   };
+}
+
+const heatOf = ({ tempC }: { tempC?: number }): number => Math.round((tempC ?? usualOvenC) / 5) * 5;
+const ovenName = (i: number): string => (i === 0 ? 'oven' : `oven ${i + 1}`);
+
+/** Which oven bakes at which heat: the heats with most minutes are parted first, so that ovens seldom change; what needs more shelves has the oven with more. */
+function ovensByHeat(tasks: readonly Task[], shelves: readonly number[]): (tempC: number) => number {
+  const heats = new Map<number, { minutes: number; shelves: number }>();
+  for (const t of tasks)
+    for (const n of t.needs.filter((x) => x.kind === 'oven')) {
+      const h = heats.get(heatOf(n)) ?? { minutes: 0, shelves: 0 };
+      heats.set(heatOf(n), { minutes: h.minutes + t.handsOnMin + t.waitMin, shelves: Math.max(h.shelves, n.count ?? 1) });
+    }
+  const load = shelves.map(() => 0);
+  const chosen = new Map<number, number>();
+  for (const [tempC, h] of [...heats].sort((a, b) => b[1].minutes - a[1].minutes || a[0] - b[0])) {
+    const wide = shelves.map((n, i) => ({ n, i })).filter(({ n }) => n >= h.shelves);
+    const from = wide.length > 0 ? wide : shelves.map((n, i) => ({ n, i })).filter(({ n }) => n === Math.max(...shelves));
+    const best = from.reduce((a, b) => (load[b.i]! < load[a.i]! ? b : a));
+    load[best.i]! += h.minutes;
+    chosen.set(tempC, best.i);
+  }
+  return (tempC) => chosen.get(tempC) ?? 0;
 }
 
 /** No least wait. */
@@ -175,78 +215,6 @@ const lowest = -100_000;
 const usualOvenC = 180;
 /** Minutes an oven takes for ten degrees: up by its element, down with the door ajar; a kitchen estimate. */
 const ovenHeat: Pick<Oven, 'heatPer10' | 'coolPer10'> = { heatPer10: 1, coolPer10: 2 };
-
-interface Pots {
-  pools: Pool[];
-  /** Pools in which a pot that must hold so much counts. */
-  of: (brimMl: number | undefined) => { id: string; most: number }[];
-}
-
-/** Pots by size: what wants a pot of a size takes one of all that are as large, so that a larger one will do. */
-function potPools(potsMl: readonly number[] | undefined): Pots | undefined {
-  if (!potsMl || potsMl.length === 0) return undefined;
-  const sizes = [...new Set(potsMl)].sort((a, b) => a - b);
-  const pools = sizes.map((s) => ({ id: `pot ${Math.round(s)}`, capacity: potsMl.filter((p) => p >= s).length }));
-  return {
-    pools,
-    of: (brimMl) => pools.filter((_, k) => k === 0 || sizes[k]! <= (brimMl ?? 0) + 1).map((p) => ({ id: p.id, most: p.capacity })),
-  };
-}
-
-/** Tasks before each, through any number. */
-function ancestorsOf(tasks: readonly Task[]): (id: string) => ReadonlySet<string> {
-  const byId = new Map(tasks.map((t) => [t.id, t]));
-  const found = new Map<string, Set<string>>();
-  return (id) => {
-    const known = found.get(id);
-    if (known) return known;
-    const all = new Set<string>();
-    const open = [id];
-    while (open.length > 0)
-      for (const a of byId.get(open.pop()!)?.after ?? [])
-        if (byId.has(a) && !all.has(a)) {
-          all.add(a);
-          open.push(a);
-        }
-    found.set(id, all);
-    return all;
-  };
-}
-
-/** A pot is with a dish from the first step that wants it: to the last one, or to the washing-up when the food stays in it; what stands side by side are two. */
-function potSpans(tasks: readonly Task[], pots: Pots, progress: ReadonlyMap<string, Progress>): Span[] {
-  const before = ancestorsOf(tasks);
-  const spans: Span[] = [];
-  for (const batchId of new Set(tasks.flatMap((t) => (t.step ? [t.step.batchId] : [])))) {
-    const steps = tasks.filter((t) => t.step?.batchId === batchId);
-    const wash = tasks.find((t) => t.follow === 'wash' && t.batchIds[0] === batchId && !progress.has(t.id));
-    // where the food goes on from a step without another vessel, it is still in its pot
-    const stays = (id: string): boolean => {
-      const next = steps.filter((t) => t.after.includes(id));
-      return next.every((t) => t.needs.length === 0 && stays(t.id));
-    };
-    const chains: Task[][] = [];
-    for (const t of steps.filter((x) => x.vessel).toSorted((a, b) => before(a.id).size - before(b.id).size)) {
-      const chain = chains.find((c) => before(t.id).has(c.at(-1)!.id));
-      if (chain) chain.push(t);
-      else chains.push([t]);
-    }
-    const held = chains.map((chain) => {
-      const last = chain.at(-1)!;
-      return {
-        a: chain[0]!.id,
-        b: wash && before(wash.id).has(last.id) && stays(last.id) ? wash.id : last.id,
-        units: Math.max(...chain.map((t) => t.vessel!.count)),
-        in: pots.of(Math.max(...chain.map((t) => t.vessel!.brimMl))),
-      };
-    });
-    // more pots at once than there are: they are emptied and taken again, which no span tells
-    const all = held.reduce((sum, h) => sum + h.units, 0);
-    if (all > (pots.pools[0]?.capacity ?? 0)) continue;
-    for (const h of held) for (const pool of h.in) spans.push({ pool: pool.id, units: Math.min(h.units, pool.most), a: h.a, b: h.b });
-  }
-  return spans;
-}
 
 /** A placed task as every page shows it. */
 export interface Slot {

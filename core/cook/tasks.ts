@@ -1,11 +1,12 @@
 import type { Line, Prep, Step } from '#core/contract';
-import { listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
+import { densityFor, listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
+import { aheadOf, type Ahead } from './data/aheadRules.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
-/** Work that comes after the cooking of a dish: it is planned with the rest, and has no step in the recipe. */
-export type Follow = 'cool' | 'pack' | 'wash';
+/** Work about the cooking that has no step in a recipe: it is planned with the rest. */
+export type Follow = 'takeOut' | 'cool' | 'pack' | 'wash';
 
 /** One piece of work: hands first, then what minds itself. */
 export interface Task {
@@ -22,7 +23,7 @@ export interface Task {
   windows?: { after: string; from: 'start' | 'end'; to: 'start' | 'end'; maxMin: number; why: 'ice' | 'raw' | 'cooling' }[];
   /** Pots it is cooked in, and what each must hold to the brim where that is known. */
   vessel?: { count: number; brimMl: number };
-  /** It comes after the cooking: cooling, packing, washing up. */
+  /** It is no step of a recipe: taking out, cooling, packing, washing up. */
   follow?: Follow;
   /** It is done on a board. */
   board?: boolean;
@@ -34,6 +35,12 @@ export interface Task {
   pieces?: number;
   /** Minutes that cutting it once saves, as it was set up only once. */
   savesMin?: number;
+  /** In the bowl of a machine it would go in so many loads of one size. */
+  bowl?: { name: string; loads: number; eachG: number };
+  /** Whether it may be cut the evening before. */
+  ahead?: Ahead;
+  /** Allergens it holds that somebody at the table must not meet. */
+  holds?: string[];
   /** The step of a recipe that it is; absent for preparation. */
   step?: { batchId: string; stepId: string };
   cue?: string;
@@ -116,10 +123,27 @@ const inPot = (step: Step): boolean =>
 const severalAtOnce: ReadonlySet<string> = new Set(['hob', 'pot', 'steamer']);
 
 interface TaskOptions {
+  /** Allergens that somebody at the table must not meet. */
+  avoid?: ReadonlySet<string>;
+  /** The bowl that chops, and what may be in it at once. */
+  bowl?: { name: string; usableMl: number };
+  /** Hands-on work takes so many times as long. */
+  interruptions?: number;
   /** The last run of each piece of work. */
   times?: ReadonlyMap<string, LastTime>;
   units?: UnitSystem;
 }
+
+/** What a processor cuts; it cubes and halves nothing. */
+const bowled: ReadonlySet<string> = new Set(['diced', 'chopped', 'minced', 'grated', 'sliced']);
+
+/**
+ * The same work by hands that are called away between: only what minds itself takes as long as ever.
+ * @param factor times as long, 1 when nobody calls
+ * @example interrupted(chopping, 1.6).handsOnMin // 95 min come to 152
+ */
+export const interrupted = (task: Task, factor: number): Task =>
+  factor > 1 ? { ...task, handsOnMin: Math.ceil(task.handsOnMin * factor - 1e-9) } : task;
 
 /** What is prepared, how and how much: `1.2 kg onions, 10 mm`. */
 const prepared = (prep: Prep, units: UnitSystem): string =>
@@ -175,7 +199,11 @@ interface Preparing {
  * Steps wait for the preparation of what they use. Minutes are set-up + per kilo, or the last run's.
  * @example tasksFor([stew, soup], finder) // onions for both are diced once, then dealt out
  */
-export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { times, units = 'metric' }: TaskOptions = {}): Task[] {
+export function tasksFor(
+  dishes: readonly Dish[],
+  finder: IngredientFinder,
+  { times, units = 'metric', avoid = new Set(), bowl, interruptions = 1 }: TaskOptions = {},
+): Task[] {
   const preps = new Map<string, Preparing>();
   const prepOfLine = new Map<string, string>();
   /** Steps that are preparation, with the jobs that take their place. */
@@ -239,6 +267,14 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
     const row = finder.byId(prep.ingredientId);
     const usable = (row?.pieceG ?? 0) * ((row?.ediblePct ?? 100) / 100);
     if (usable > 0 && prep.massG >= usable / 2) task.pieces = Math.max(1, Math.round(prep.massG / usable));
+    const density = row && densityFor(row, prep.form);
+    if (bowl && density && bowled.has(prep.form) && task.cleanliness < rawFrom) {
+      const loads = Math.max(1, Math.ceil(prep.massG / density.gPerMl / bowl.usableMl - 1e-9));
+      task.bowl = { name: bowl.name, loads, eachG: Math.round(prep.massG / loads) };
+    }
+    task.ahead = aheadOf(prep.ingredientId);
+    const holds = (row?.contains ?? []).filter((code) => avoid.has(code));
+    if (holds.length > 0) task.holds = holds;
     if (shares.length > 1) task.savesMin = Math.round(rate.setupMin * (shares.length - 1));
     task.detail =
       shares.length === 1
@@ -319,5 +355,5 @@ export function tasksFor(dishes: readonly Dish[], finder: IngredientFinder, { ti
         };
       }),
   );
-  return [...[...preps.values()].map((p) => p.task), ...steps].map((task) => asLastTime(task, times));
+  return [...[...preps.values()].map((p) => p.task), ...steps].map((task) => interrupted(asLastTime(task, times), interruptions));
 }

@@ -4,7 +4,7 @@ import type { BatchView, SessionView, TaskView } from '#core/session';
 export interface SessionParts {
   plan: Pick<SessionView, 'session'> & { begun: BegunDish[] };
   shop: Pick<SessionView, 'session' | 'list'> & { containers: SessionView['fit']['rows'][number] | undefined };
-  cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'promise' | 'cooling' | 'notes'>;
+  cook: Pick<SessionView, 'session' | 'dishes' | 'tasks' | 'schedule' | 'scheduleError' | 'promise' | 'rests' | 'cooling' | 'notes'>;
   pack: Pick<SessionView, 'session'> & { batches: PackedBatch[] };
   /** What a plan comes to while it is made. */
   draft: Pick<SessionView, 'fit' | 'bases' | 'notes' | 'promise'> & {
@@ -46,10 +46,11 @@ export type SessionPart = keyof SessionParts;
 const cut: { [P in SessionPart]: (view: SessionView) => SessionParts[P] } = {
   plan: ({ session, batches, tasks }) => ({ session, begun: batches.flatMap((b) => begunOf(b, tasks)) }),
   shop: ({ session, list, fit }) => ({ session, list, containers: fit.rows.find((r) => r.id === 'containers') }),
-  cook: ({ session, dishes, tasks, schedule, scheduleError, promise, cooling, notes }) => ({
+  cook: ({ session, dishes, tasks, schedule, scheduleError, promise, rests, cooling, notes }) => ({
     session,
     dishes,
     tasks,
+    rests,
     cooling,
     notes,
     ...(schedule && { schedule }),

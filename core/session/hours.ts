@@ -1,5 +1,6 @@
 import type { Instant, Session } from '#core/contract';
-import type { ClosingInput, Kitchen, Stretch } from '#core/cook';
+import { forever, type ClosingInput, type Kitchen, type Stretch } from '#core/cook';
+import { coolAll } from '#core/heat';
 import { instantAt, minuteOfDay, minutesBetween } from '#core/kitchen';
 import { brimMlOf, burnersOf } from '#core/recipe';
 import type { BatchView } from './batch.ts';
@@ -7,9 +8,6 @@ import type { World } from './world.ts';
 
 /** Machines of which there are only so many; of a kind that nobody entered there are enough. */
 const limiting = ['oven', 'steamer', 'blender', 'processor', 'microwave', 'pan'] as const;
-
-/** Longer than any session. */
-const forever = 20_000;
 
 /** Minutes from a session's start on its own clock to the moment its plan begins: 0 before it has begun. */
 export const minutesIn = (session: Session, zone: string, begun: boolean, now: Instant): number =>
@@ -27,16 +25,20 @@ export function kitchenOf(session: Session, world: Pick<World, 'equipment'>, gon
     // a time before the start is of the night after
     return (m < 0 ? m + 1440 : m) - gone;
   };
+  const { equipment } = world;
   const capacity: Kitchen['capacity'] = { hob: burnersOf(world), oven: 1 };
   for (const kind of limiting) {
-    const count = world.equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+    const count = equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
     if (count > 0) capacity[kind] = count;
   }
-  const potsMl = world.equipment.filter((e) => e.kind === 'pot').flatMap((e) => Array.from({ length: e.count }, () => brimMlOf(e) ?? 0));
+  const potsMl = equipment.filter((e) => e.kind === 'pot').flatMap((e) => Array.from({ length: e.count }, () => brimMlOf(e) ?? 0));
+  const ovens = equipment.filter((e) => e.kind === 'oven' && e.count > 0).map((e) => e.count);
   const quiet = session.quiet && stretch(at(session.quiet[0]), at(session.quiet[1]));
   return {
     cooks: session.cooks.map(({ id, name, from, until }) => {
-      const away: Stretch[] = [];
+      const away: Stretch[] = (session.breaks ?? []).flatMap((b) =>
+        b.cookId === undefined || b.cookId === id ? [stretch(at(b.from), at(b.until))].filter((s) => s !== undefined) : [],
+      );
       if (from !== undefined && from !== session.startAt && at(from) > 0) away.push([0, at(from)]);
       if (until !== undefined && at(until) < forever) away.push([Math.max(0, at(until)), forever]);
       return { id, name, ...(away.length > 0 && { away }) };
@@ -45,8 +47,33 @@ export function kitchenOf(session: Session, world: Pick<World, 'equipment'>, gon
     // one for each cook, and one for raw meat and fish
     boards: session.cooks.length + 1,
     ...(potsMl.length > 0 && { potsMl, capacity: { ...capacity, pot: potsMl.length } }),
+    ...(ovens.length > 1 && { ovens }),
+    ...(session.cleanFirst && { cleanFirst: true }),
     ...(quiet && { quiet: [quiet] }),
   };
+}
+
+/** A rest as the score draws it; minutes as in the kitchen's plan. */
+export interface Rest {
+  cookId: string;
+  name: string;
+  startMin: number;
+  endMin: number;
+}
+
+/**
+ * Whose hands rest when, with what it is called; those that are over are left out.
+ * @example restsOf(saturday, 0) // [{ cookId: 'j', name: 'Lunch', startMin: 210, endMin: 240 }, ...]
+ */
+export function restsOf(session: Session, gone: number): Rest[] {
+  const start = minuteOfDay(session.startAt);
+  const at = (clock: string): number => ((minuteOfDay(clock) - start + 1440) % 1440) - gone;
+  return (session.breaks ?? []).flatMap((b) =>
+    session.cooks
+      .filter((c) => b.cookId === undefined || c.id === b.cookId)
+      .map((c) => ({ cookId: c.id, name: b.name, startMin: at(b.from), endMin: at(b.until) }))
+      .filter((r) => r.endMin > Math.max(0, r.startMin)),
+  );
 }
 
 const stretch = (from: number, to: number): Stretch | undefined => (to > from && to > 0 ? [Math.max(0, from), to] : undefined);
@@ -56,22 +83,30 @@ const vessels: ReadonlySet<string> = new Set(['hob', 'pot', 'pan', 'sheetPan', '
 /** Kinds that are packed cold; bread cools on its own, kits and pastes were never hot. */
 const chilled: ReadonlySet<string> = new Set(['meal', 'base', 'puree', 'broth']);
 
-/**
- * What is left to do for a dish once it is cooked: into the ice, into packs, its pots washed.
- * @example closingOf(stewView) // { potG: 4200, pots: 1, packs: 6, hot: true, ... }
- */
-export function closingOf(b: BatchView): ClosingInput {
+/** What is left to do for a dish once it is cooked: into packs, its pots washed. */
+function closingOf(b: BatchView): ClosingInput {
   const needs = b.revision.steps.filter((s) => s.moment !== 'serve').flatMap((s) => s.needs);
   const pots = b.scaled.passage?.loads.filter((l) => l.use === 'pot').map((l) => l.vessels.length) ?? [];
   const used = needs.some((n) => vessels.has(n.kind)) ? Math.max(1, ...pots) : 0;
-  return {
-    batch: b.batch,
-    revision: b.revision,
-    pots: used,
-    potG: b.yield.g / Math.max(1, used),
-    packs: b.packing.ok ? b.packing.choice.packs : 0,
-    hot: chilled.has(b.revision.kind) && !b.revision.raw && needs.some((n) => heats.has(n.kind)),
-  };
+  return { batch: b.batch, revision: b.revision, pots: used, packs: b.packing.ok ? b.packing.choice.packs : 0 };
+}
+
+/** It is hot when it is done, and is to be cold before it is packed. */
+const isHot = ({ revision }: BatchView): boolean =>
+  chilled.has(revision.kind) && !revision.raw && revision.steps.some((s) => s.moment !== 'serve' && s.needs.some((n) => heats.has(n.kind)));
+
+/**
+ * The same for all dishes of a session: the ice there is goes to the pots that need it most.
+ * @example closingsOf(batches, world).map((c) => c.cooling?.way) // ['waterThenIce', 'water', undefined]
+ */
+export function closingsOf(batches: readonly BatchView[], { equipment }: Pick<World, 'equipment'>): ClosingInput[] {
+  const iceKg = equipment.filter((e) => e.kind === 'ice').reduce((s, e) => s + (e.kg ?? 0) * e.count, 0);
+  const closings = batches.map(closingOf);
+  const hot = batches.flatMap((b, i) =>
+    isHot(b) ? [{ i, massG: b.yield.g / Math.max(1, closings[i]!.pots), count: Math.max(1, closings[i]!.pots) }] : [],
+  );
+  const ways = new Map(coolAll(hot, iceKg).map((way, k) => [hot[k]!.i, way]));
+  return closings.map((c, i) => ({ ...c, ...(ways.has(i) && { cooling: ways.get(i)! }) }));
 }
 
 /** When a session is likely over, and by when four times in five. */

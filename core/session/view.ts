@@ -3,10 +3,15 @@ import {
   anotherDay,
   closingTasks,
   coolingClock,
+  interrupted,
+  potNames,
   scheduleTasks,
   tasksFor,
+  withDraws,
   type CoolingClock,
+  type Drawn,
   type Kept,
+  type NamedPot,
   type NoSchedule,
   type Progress,
   type Schedule,
@@ -15,13 +20,13 @@ import {
 } from '#core/cook';
 import { listOf, minuteOfDay, minutesBetween, sayMinutes, sayPortions } from '#core/kitchen';
 import type { Dish } from '#core/plan';
-import { splitPot, type ScaledRecipe } from '#core/recipe';
+import { bowlUsable, brimMlOf, splitPot, type ScaledRecipe } from '#core/recipe';
 import { shoppingList, tickNote, type ShopLine } from '#core/shop';
 import { freeNow, momentOf, roomIn, sharesOf, type PackState } from '#core/store';
 import { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 import { batchView, portionMlOf, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
-import { closingOf, kitchenOf, minutesIn, promiseOf, type Promise } from './hours.ts';
+import { closingsOf, kitchenOf, minutesIn, promiseOf, restsOf, type Promise, type Rest } from './hours.ts';
 import { sessionLog, type TaskLog } from './log.ts';
 import { sessionState, type SessionState } from './state.ts';
 import type { World } from './world.ts';
@@ -45,6 +50,8 @@ export interface TaskView extends Task {
   washMin?: number;
   /** A cook put it where it stands. */
   pinned?: boolean;
+  /** The pots it stands in, by name. */
+  standsIn?: string[];
   /** A wait over night lies before it. */
   anotherDay?: boolean;
 }
@@ -64,6 +71,8 @@ export interface SessionView {
   scheduleError?: string;
   /** When it is likely over, by this household's own pace. */
   promise?: Promise;
+  /** When whose hands rest. */
+  rests: Rest[];
   /** What the schedule is worked out from: a page looks further from here. */
   sitting: Sitting & { kept?: readonly Kept[]; goneMin: number };
   /** What the cook wanted to do otherwise this time. */
@@ -114,6 +123,24 @@ function saltOuts(batch: Session['batches'][number], scaled: ScaledRecipe, world
   );
 }
 
+/** Pots of the household by name. */
+const potsOf = (world: World): NamedPot[] =>
+  world.equipment
+    .filter((e) => e.kind === 'pot')
+    .flatMap((e) => Array.from({ length: e.count }, () => ({ name: e.name, ml: brimMlOf(e) ?? 0 })));
+
+/** The bowl that chops: the largest there is. */
+function bowlOf(world: World): { bowl?: { name: string; usableMl: number } } {
+  const bowls = world.equipment
+    .filter((e) => e.kind === 'processor' && e.count > 0)
+    .flatMap((e) => {
+      const usable = bowlUsable(e, 'pulse', { hotShare: world.figures.hotShare });
+      return usable ? [{ name: e.name, usableMl: usable.ml }] : [];
+    })
+    .toSorted((a, b) => b.usableMl - a.usableMl);
+  return bowls[0] ? { bowl: bowls[0] } : {};
+}
+
 function plan(session: Session, world: World): Planned {
   const found = session.batches.map((batch) => ({ batch, revision: world.revision(batch.revisionId) }));
   const make = (): Planned => {
@@ -128,11 +155,19 @@ function plan(session: Session, world: World): Planned {
       dishes,
       drawn: drawnMl(dishes, world),
       list: shoppingList(dishes, world.finder, world.household.units),
-      tasks: tasksFor(dishes, world.finder, { times: world.times, units: world.household.units }),
+      tasks: tasksFor(dishes, world.finder, {
+        times: world.times,
+        units: world.household.units,
+        avoid: new Set(world.written.eaters.flatMap((e) => e.allergens)),
+        interruptions: session.interruptions ?? 1,
+        ...bowlOf(world),
+      }),
     };
   };
   // a recipe that is not known yet may come
-  return found.every((f) => f.revision) ? world.memo([session, world.finder, world.household], 'plan', make) : make();
+  return found.every((f) => f.revision)
+    ? world.memo([session, world.finder, world.household, world.equipment, world.written.eaters], 'plan', make)
+    : make();
 }
 
 /** What both the whole view and its short form begin with: the plan, what was logged, and whose each task is. */
@@ -209,6 +244,16 @@ function sittingOf(
   };
 }
 
+/** What of each base comes out of the store, and what is made here. */
+const drawnIn = (bases: readonly BaseNeed[], session: Session): Drawn[] =>
+  bases.map((b) => ({
+    recipeId: b.recipeId,
+    name: b.name,
+    fromStore: Math.min(b.inStore, Math.max(0, b.asked - b.made)),
+    madeIn: session.batches.filter((x) => x.recipeId === b.recipeId).map((x) => x.id),
+    forBatches: b.draws.map((d) => d.batchId),
+  }));
+
 /** Minutes from the start to when it is to be over. */
 const hoursOf = ({ startAt, finishBy = startAt }: Session): number => (minuteOfDay(finishBy) - minuteOfDay(startAt) + 1440) % 1440;
 
@@ -260,18 +305,22 @@ export function sessionView(
     const cookId = log.cooks.get(t.id);
     return cookId !== undefined && cooks.has(cookId) ? { ...t, cookId } : t;
   };
-  const closing = closingTasks(batches.filter((b) => !b.flags.packed).map(closingOf), tasks).map(whose);
-  const work = [...tasks, ...closing];
+  const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / portionMlOf(b.revision)]));
+  const { stock } = sharesOf(world.packs, momentOf(world.household, world.figures, now));
+  const bases = baseNeeds(dishes, { ...world, packs: stock }, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
+  const open = batches.filter((b) => !b.flags.packed);
+  const closing = closingTasks(closingsOf(open, world), tasks, world.household.units).map((t) =>
+    interrupted(t, session.interruptions ?? 1),
+  );
+  const work = withDraws([...tasks, ...closing], dishes, drawnIn(bases, session)).map(whose);
   const sitting = sittingOf(session, work, log, kitchenOf(session, world, goneMin), goneMin, now);
   const planned = scheduleTasks(work, sitting.kitchen, sitting.progress, {
     ...(sitting.kept && { kept: sitting.kept }),
     ...(sitting.pins && { pins: sitting.pins }),
   });
   const slots = new Map(planned.ok ? planned.schedule.slots.map((s) => [s.taskId, s]) : []);
+  const inPots = potNames(work, planned.ok ? planned.schedule.slots : [], potsOf(world), sitting.progress);
   const later = anotherDay(work, sitting.progress);
-  const weighedPortions = new Map(batches.map((b) => [b.batch.id, b.yield.ml / portionMlOf(b.revision)]));
-  const { stock } = sharesOf(world.packs, momentOf(world.household, world.figures, now));
-  const bases = baseNeeds(dishes, { ...world, packs: stock }, (batch) => weighedPortions.get(batch.id) ?? batch.portions);
   const freezers = world.places.filter((p) => p.kind === 'freezer' || p.kind === 'chest');
   const hours = work.length > 0 && planned.ok ? planned.schedule : undefined;
   const cooling = batches.flatMap((b) => {
@@ -306,6 +355,7 @@ export function sessionView(
       .map((task): TaskView => {
         const slot = slots.get(task.id);
         const l = log.tasks.get(task.id);
+        const standsIn = inPots.get(task.id);
         const cook = session.cooks.find((c) => c.id === slot?.cookId)?.name;
         return {
           ...task,
@@ -316,6 +366,7 @@ export function sessionView(
           ...(cook && { cook }),
           ...(slot?.washMin !== undefined && { washMin: slot.washMin }),
           ...(sitting.pins?.some((p) => p.taskId === task.id) && { pinned: true }),
+          ...(standsIn && { standsIn }),
           ...(later.has(task.id) && { anotherDay: true }),
         };
       })
@@ -324,6 +375,7 @@ export function sessionView(
     ...(planned.ok
       ? { schedule: planned.schedule, promise: promiseOf(planned.schedule.makespanMin, world.paces) }
       : { scheduleError: sayNoSchedule(planned, work) }),
+    rests: restsOf(session, goneMin),
     sitting,
     notes: known.flatMap(({ batch, revision }) => notesOf(batch.recipeId, revision, world)),
     bases,

@@ -23,6 +23,7 @@ const view = (over: Partial<Cook>): Cook => ({
   tasks: [{ id: 'keep', batchIds: ['b'], title: 'Keep it barely moving' } as TaskView],
   cooling: [],
   notes: [],
+  rests: [],
   schedule: schedule({}),
   ...over,
 });

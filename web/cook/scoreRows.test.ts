@@ -42,6 +42,7 @@ const view = (tasks: TaskView[]): SessionParts['cook'] => ({
   tasks,
   cooling: [],
   notes: [],
+  rests: [],
 });
 
 describe('a session as a score', () => {
