@@ -14,6 +14,7 @@ export { scheduler, scheduleTasks, type NoSchedule, type Schedule, type Schedule
 export {
   anotherDay,
   forever,
+  overnightMin,
   scheduleModel,
   type Kept,
   type Kitchen,

@@ -199,6 +199,31 @@ describe('gear', () => {
     expect(names.get('b.simmer')).toEqual(['Big pot']);
     expect([names.get('a.simmer'), names.get('c.simmer')].flat().sort()).toEqual(['Middle pot', 'Small pot']);
   });
+  it('finds a pot for each in every order of work that keeps to the pots, and none for two at once', () => {
+    const pots = [9000, 8500, 5400, 2800].map((ml, i) => ({ name: `pot ${i}`, ml }));
+    fc.assert(
+      fc.property(
+        fc.array(fc.record({ brimMl: fc.constantFrom(0, 2500, 5000, 8000, 8800), waitMin: fc.integer({ min: 5, max: 90 }) }), {
+          minLength: 1,
+          maxLength: 8,
+        }),
+        (dishes) => {
+          const tasks = dishes.map(({ brimMl, waitMin }, i) =>
+            task(`s${i}`, { batchIds: [`b${i}`], step: { batchId: `b${i}`, stepId: 's' }, waitMin, vessel: { count: 1, brimMl } }),
+          );
+          const s = plan(tasks, { ...alone, potsMl: pots.map((p) => p.ml) });
+          const names = potNames(tasks, s.slots, pots, new Map());
+          for (const a of tasks)
+            for (const b of tasks)
+              if (a !== b && names.get(a.id)?.[0] !== undefined && names.get(a.id)?.[0] === names.get(b.id)?.[0])
+                expect(endOf(s, a.id) <= startOf(s, b.id) || endOf(s, b.id) <= startOf(s, a.id)).toBe(true);
+          for (const [id, [name]] of names)
+            expect(pots.find((p) => p.name === name)!.ml).toBeGreaterThanOrEqual(tasks.find((t) => t.id === id)!.vessel!.brimMl);
+        },
+      ),
+      { numRuns: 50 },
+    );
+  });
   it('says what an hour more of somebody who comes and goes would save, and a second bath', () => {
     const tasks = Array.from({ length: 6 }, (_, i) => task(`t${i}`, { handsOnMin: 20, cookId: i < 3 ? 'j' : 'n' }));
     const kitchen: Kitchen = { ...alone, cooks: [...alone.cooks, { id: 'n', name: 'Neighbour', away: [[0, 60]] }] };

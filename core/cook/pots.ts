@@ -96,9 +96,12 @@ export interface NamedPot {
   ml: number;
 }
 
+/** Tries at most: a session has a dozen dishes, and is named at once. */
+const mostTries = 5000;
+
 /**
- * Which pot each task stands in: whoever is first takes the smallest that holds it and is free.
- * @returns names of the pots by task; a task for which none was free has none
+ * Which pot each task stands in: what needs the largest chooses first, and takes the smallest that holds it and is free as long; where that leaves somebody without, another way is looked for.
+ * @returns names of the pots by task; a task for which none was found has none
  * @example potNames(tasks, schedule.slots, [{ name: 'Big pot', ml: 8500 }], progress).get('step:b1:simmer') // ['Big pot']
  */
 export function potNames(
@@ -108,28 +111,37 @@ export function potNames(
   progress: ReadonlyMap<string, Progress>,
 ): Map<string, string[]> {
   const at = new Map(slots.map((s) => [s.taskId, s]));
-  const placed = potsHeld(
+  const held = potsHeld(
     tasks.filter((t) => at.has(t.id)),
     progress,
   )
     .flat()
     .map((h) => ({ ...h, from: at.get(h.a)!.startMin, to: at.get(h.b)!.endMin }))
-    .toSorted((x, y) => x.from - y.from || y.brimMl - x.brimMl);
-  const free = pots.map(() => -Infinity);
-  const names = new Map<string, string[]>();
-  for (const h of placed) {
-    const fit = pots
-      .map((p, i) => ({ ...p, i }))
-      .filter((p) => free[p.i]! <= h.from && p.ml + 1 >= h.brimMl)
-      .toSorted((x, y) => x.ml - y.ml || x.i - y.i)
-      .slice(0, h.count);
-    for (const p of fit) free[p.i] = h.to;
-    if (fit.length > 0)
-      for (const id of h.ids)
-        names.set(
-          id,
-          fit.map((p) => p.name),
-        );
+    .toSorted((x, y) => y.brimMl - x.brimMl || x.from - y.from);
+  const order = pots.map((_, i) => i).sort((a, b) => pots[a]!.ml - pots[b]!.ml || a - b);
+  const taken: { from: number; to: number }[][] = pots.map(() => []);
+  const chosen: number[][] = held.map(() => []);
+  let tries = 0;
+  /** Places holds from one on; with `all`, only when each finds its pots. */
+  const place = (k: number, all: boolean): boolean => {
+    const h = held[k];
+    if (!h) return true;
+    const fit = order.filter((i) => pots[i]!.ml + 1 >= h.brimMl && taken[i]!.every((t) => t.to <= h.from || t.from >= h.to));
+    for (let first = 0; first + h.count <= fit.length && tries < mostTries; first += 1) {
+      tries += 1;
+      chosen[k] = fit.slice(first, first + h.count);
+      for (const i of chosen[k]) taken[i]!.push(h);
+      if (place(k + 1, all)) return true;
+      for (const i of chosen[k]) taken[i]!.pop();
+      chosen[k] = [];
+    }
+    return !all && place(k + 1, all);
+  };
+  if (!place(0, true)) {
+    tries = 0;
+    place(0, false);
   }
-  return names;
+  return new Map(
+    held.flatMap((h, k) => (chosen[k]!.length > 0 ? h.ids.map((id) => [id, chosen[k]!.map((i) => pots[i]!.name)] as const) : [])),
+  );
 }

@@ -20,7 +20,7 @@ import type { LabelContent } from '#core/pack';
 import type { Learned } from '#core/recipe';
 import type { SaidCaution } from '#core/safety';
 import type { Cold, ColdState, Due, KnownDish, PackState, PackStatus, PlaceRoom } from '#core/store';
-import type { AteOtherwise, HeatTexts, SessionState, Supplies, TodayView } from '#core/session';
+import type { AteOtherwise, HeatTexts, LongJob, SessionState, Supplies, TodayView } from '#core/session';
 
 /** What the server answers, typed once for both sides. Requests are held to the contract; answers come from this core. */
 
@@ -39,6 +39,8 @@ export interface SessionBrief {
   dishes: string[];
   portions: number;
   state: SessionState;
+  /** What goes on by itself over days. */
+  longJobs: LongJob[];
 }
 
 /** A document that today's contract cannot read; everything else is shown as if it were not there. */
@@ -100,6 +102,8 @@ export interface TodayAnswer {
   view: TodayView;
   supplies: Supplies;
   next?: SessionBrief;
+  /** What goes on by itself over days, the soonest ready first. */
+  longJobs: LongJob[];
   cautions: SaidCaution[];
   eaters: Eater[];
   /** Guests of tonight, with what one of them must not eat. */

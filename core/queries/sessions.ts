@@ -23,7 +23,7 @@ export const viewOf = (session: Session, world: World, records: Records, now: In
   sessionView(session, records.eventsOf(session.id), records.packsOf(session.id), world, now);
 
 function briefOf(session: Session, world: World, records: Records): SessionBrief {
-  const { state, dishes } = sessionStanding(session, records.eventsOf(session.id), records.packsOf(session.id), world);
+  const { state, dishes, longJobs } = sessionStanding(session, records.eventsOf(session.id), records.packsOf(session.id), world);
   return {
     id: session.id,
     name: session.name,
@@ -31,6 +31,7 @@ function briefOf(session: Session, world: World, records: Records): SessionBrief
     dishes,
     portions: session.batches.reduce((s, b) => s + b.portions, 0),
     state,
+    longJobs,
   };
 }
 

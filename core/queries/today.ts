@@ -81,6 +81,9 @@ export function todayAnswer(world: World, records: Records, now: Instant): Today
     view: todayView(world, at, records.dinnerLogged(today), sharesNow(world, records, at)),
     supplies: suppliesNow(world, records, at),
     ...(next && { next }),
+    longJobs: recentSessions(world, records, today)
+      .flatMap((s) => s.longJobs)
+      .toSorted((a, b) => a.readyAt.localeCompare(b.readyAt)),
     cautions: cautionsFor(['thawing', 'reheating', 'bestBy'], world.household.country, world.figures),
     eaters: [...world.eaters],
     guests: guestsAt(world.household.guests ?? [], today),

@@ -31,6 +31,7 @@ export {
 export { brothUnitMl, eatenUnits, saysLast, supplies, type EatenDay, type Supplies, type Supply } from './supply.ts';
 export { asksAboutDinner, otherwise } from './evening.ts';
 export { todayView, type TodayView, type WeekDay } from './today.ts';
+export { dayOfJob, longJobs, type LongJob } from './longJobs.ts';
 export { paceOf, type Promise } from './hours.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { alarmsOf, cooksNow, doneEarly, leftOf, sayAlarm, shortTitle, timersNow, type CookNow, type RunningTimer } from './worktop.ts';

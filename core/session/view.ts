@@ -27,6 +27,7 @@ import { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 import { batchView, portionMlOf, standingOf, type BatchView } from './batch.ts';
 import { fitCheck, type Fit } from './fit.ts';
 import { closingsOf, kitchenOf, minutesIn, promiseOf, restsOf, type Promise, type Rest } from './hours.ts';
+import { longJobs, type LongJob } from './longJobs.ts';
 import { sessionLog, type TaskLog } from './log.ts';
 import { sessionState, type SessionState } from './state.ts';
 import type { World } from './world.ts';
@@ -192,7 +193,7 @@ export function sessionStanding(
   events: readonly TamboEvent[],
   packs: readonly PackState[],
   world: World,
-): { state: SessionState; dishes: string[] } {
+): { state: SessionState; dishes: string[]; longJobs: LongJob[] } {
   const { log, known, list, tasks, drawn } = prepare(session, events, world);
   return {
     state: sessionState(
@@ -202,6 +203,7 @@ export function sessionStanding(
       ),
     ),
     dishes: known.map((k) => k.revision.name),
+    longJobs: longJobs(session, tasks, log, (id) => known.find((k) => k.batch.id === id)?.revision.name ?? ''),
   };
 }
 

@@ -206,6 +206,23 @@ export function Score({
               {[0, 1, 2, 3].map((i) => (
                 <path key={i} d={`M${gutter} ${y + 5 + i * 9}H${w - right}`} stroke="var(--rim-soft)" strokeWidth="0.7" opacity="0.7" />
               ))}
+              {stave.rests.map((r) => (
+                <g key={r.startMin}>
+                  <title>{`${r.name}, ${at(r.startMin)} to ${at(r.endMin)}`}</title>
+                  <rect
+                    x={x(Math.max(rows.fromMin, r.startMin))}
+                    y={y}
+                    width={Math.max(0, x(Math.min(rows.toMin, r.endMin)) - x(Math.max(rows.fromMin, r.startMin)))}
+                    height={staveH}
+                    fill="var(--pale)"
+                    stroke="var(--line)"
+                    strokeDasharray="3 3"
+                  />
+                  <text x={x(Math.max(rows.fromMin, r.startMin)) + 5} y={y + 22} fontSize="12.5" fill="var(--quiet)">
+                    {r.name.slice(0, Math.max(1, Math.floor((x(r.endMin) - x(r.startMin) - 6) / letterW)))}
+                  </text>
+                </g>
+              ))}
               {stave.notes.map((note) => (
                 <Block key={note.task.id} note={note} y={y} look={look} scale={scale} />
               ))}

@@ -1,6 +1,6 @@
 import { Box, Button, Card, Group, Text } from '@mantine/core';
 import { useMemo, useState } from 'react';
-import { sayFault, type Pin } from '#core/cook';
+import { sayFault, type Help, type Pin } from '#core/cook';
 import { sayMinutes } from '#core/kitchen';
 import { shortTitle } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -85,6 +85,9 @@ export function ScoreCard({
 
 const helpers: Readonly<Record<string, string>> = {
   cook: 'One more pair of hands',
+  hour: 'An hour more of whoever comes later or goes sooner',
+  ice: 'A second ice bath',
+  noise: 'No quiet hours',
   hob: 'One more burner',
   pot: 'One more big pot',
   oven: 'One more shelf in the oven',
@@ -152,9 +155,7 @@ export function OrderCard({ view, at, work }: { view: SessionParts['cook']; at: 
       <Group gap={18} mt={8}>
         {work.help ? (
           <Text size="sm" role="status">
-            {work.help.length === 0
-              ? 'Nothing more of anything would save much so far.'
-              : work.help.map((h) => `${helpers[h.what] ?? h.what}: ${sayMinutes(h.savesMin)} less`).join('. ')}
+            {sayHelp(work.help, session.cleanFirst ?? false)}
           </Text>
         ) : (
           <Button variant="subtle" size="sm" onClick={work.askHelp} disabled={looking}>
@@ -164,6 +165,25 @@ export function OrderCard({ view, at, work }: { view: SessionParts['cook']; at: 
       </Group>
     </Card>
   );
+}
+
+/** What one thing more would save, and what the wish for raw last on the boards costs. */
+function sayHelp(help: readonly Help[], cleanFirst: boolean): string {
+  const more = help.filter((h) => h.savesMin > 0);
+  const wish = help.find((h) => h.what === 'cleanFirst');
+  const price = wish && -wish.savesMin;
+  return [
+    ...(more.length === 0
+      ? ['Nothing more of anything would save much so far']
+      : more.map((h) => `${helpers[h.what] ?? h.what}: ${sayMinutes(h.savesMin)} less`)),
+    ...(price === undefined
+      ? []
+      : [
+          `Raw meat and fish last on the boards ${price > 0 ? `${cleanFirst ? 'costs' : 'would cost'} ${sayMinutes(price)}` : `${cleanFirst ? 'costs' : 'would cost'} nothing`}`,
+        ]),
+  ]
+    .map((s) => `${s}.`)
+    .join(' ');
 }
 
 /** How close an order is to what no order beats. */

@@ -1,5 +1,5 @@
 import { Anchor, Box, Card, Checkbox, Text, Title } from '@mantine/core';
-import { sayMinutes } from '#core/kitchen';
+import { listOf, sayMinutes } from '#core/kitchen';
 import type { TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
 import { Columns } from '../ui/Columns.tsx';
@@ -32,6 +32,7 @@ function TaskRow({ task: t, n, view, at, actions, names }: Props & { task: TaskV
         <div style={over ? { textDecoration: 'line-through' } : undefined}>{t.title}</div>
         <Text component="div" size="xs" c="dimmed">
           {t.detail || dishOf(view, t)}
+          {t.standsIn && !over ? `; ${listOf(t.standsIn)}` : ''}
           {state === 'skipped' ? ' (skipped)' : ''}
           {after.length > 0 && !state ? `; after: ${after.join(', ')}` : ''}
           {t.washMin !== undefined && !state ? `; first wash what it is done on, ${sayMinutes(t.washMin)}` : ''}

@@ -23,7 +23,7 @@ export interface ScoreLine {
 export interface ScoreRows {
   fromMin: number;
   toMin: number;
-  staves: { cookId: string; name: string; notes: ScoreNote[] }[];
+  staves: { cookId: string; name: string; notes: ScoreNote[]; rests: { name: string; startMin: number; endMin: number }[] }[];
   lines: ScoreLine[];
 }
 
@@ -48,12 +48,13 @@ function laid(name: string, notes: readonly ScoreNote[]): ScoreLine {
 
 const potName = (brimMl: number): string => (brimMl > 0 ? `${String(Math.round(brimMl / 100) / 10)} l pot` : 'Any pot');
 
-/** The thing a task stands in or on. */
+/** The thing a task stands in or on; pots by their names. */
 function gearOf(t: TaskView): string | undefined {
   if (t.follow === 'cool') return 'Ice bath';
   const kinds = new Set(t.needs.map((n) => n.kind));
   if (kinds.has('oven')) return 'Oven';
   if (kinds.has('steamer')) return 'Steamer';
+  if (t.standsIn) return t.standsIn.join(' and ');
   if (t.vessel) return potName(t.vessel.brimMl);
   if (kinds.has('hob')) return 'Hob';
   if (kinds.has('processor')) return 'Processor';
@@ -61,8 +62,9 @@ function gearOf(t: TaskView): string | undefined {
   return t.waitMin > 0 ? 'By itself' : undefined;
 }
 
-const order = ['Oven', 'pot', 'Hob', 'Steamer', 'Processor', 'Blender', 'Ice bath', 'By itself'];
-const rank = (name: string): number => order.findIndex((o) => name.endsWith(o));
+const order = ['Oven', '', 'Hob', 'Steamer', 'Processor', 'Blender', 'Ice bath', 'By itself'];
+/** Pots, by whatever name, stand between the oven and the hob. */
+const rank = (name: string): number => (order.includes(name) ? order.indexOf(name) : order.indexOf(''));
 
 /**
  * A session as a score: a stave of hands for each cook, and lines of what stands on the stove, in the oven, in the ice.
@@ -91,6 +93,7 @@ export function scoreRows(view: SessionParts['cook'], now: string, by: FoldBy): 
       .filter((f) => (f.task.cookId ?? first) === id)
       .toSorted((a, b) => a.startMin - b.startMin)
       .map((f, i): ScoreNote => ({ ...f, n: i + 1 })),
+    rests: view.rests.filter((r) => r.cookId === id),
   }));
   const notes = staves.flatMap((s) => s.notes);
   const names = new Map<string, ScoreNote[]>();

@@ -50,6 +50,14 @@ export const Field = memo(function Field({
   );
 });
 
+/** What a choice of a few needs. */
+interface Picked<T extends string> extends Bound<T> {
+  label: string;
+  options: readonly (readonly [T, string])[];
+  /** At least so wide. */
+  least?: number;
+}
+
 /** One of a few. */
 export const Pick = memo(function Pick<T extends string>({
   label,
@@ -57,12 +65,13 @@ export const Pick = memo(function Pick<T extends string>({
   onChange,
   value,
   error,
+  least = 150,
   'data-path': path,
-}: Bound<T> & { label: string; options: readonly (readonly [T, string])[] }) {
+}: Picked<T>) {
   return (
     <NativeSelect
       label={label}
-      miw={150}
+      miw={least}
       value={value}
       error={error}
       data-path={path}
@@ -70,7 +79,7 @@ export const Pick = memo(function Pick<T extends string>({
       onChange={(e) => onChange(e.currentTarget.value as T)}
     />
   );
-}) as <T extends string>(props: Bound<T> & { label: string; options: readonly (readonly [T, string])[] }) => ReactNode;
+}) as <T extends string>(props: Picked<T>) => ReactNode;
 
 /** Yes or no. */
 export const Toggle = ({ value, onChange, children }: Pair<boolean> & { children: ReactNode }) => (

@@ -1,8 +1,8 @@
-import { Box, Button, Card, Group, Input, NativeSelect, Stack, Text, TextInput, Title } from '@mantine/core';
+import { Button, Card, Stack, Text, Title } from '@mantine/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Session } from '#core/contract';
-import { isDinnerKind, countOf, daysFrom, sayPortions, sayWeekday } from '#core/kitchen';
+import { isDinnerKind, countOf, sayPortions, sayWeekday } from '#core/kitchen';
 import { maxPortions } from '#core/recipe';
 import type { RecipeBrief, SessionParts } from '#core/queries';
 import { useFrameQuery, useKitchenQuery } from '../sync/api.ts';
@@ -11,19 +11,17 @@ import { newId } from '../sync/device.ts';
 import type { DraftRun } from '../sync/useDraft.ts';
 import { PageHead } from '../ui/ui.tsx';
 import { Unkept } from '../ui/Unkept.tsx';
-import { Field } from '../form/fields.tsx';
 import { CutOnce, ThreeWeeks, ToBuy } from './Beside.tsx';
 import { BegunAsks } from './BegunAsks.tsx';
 import { AddDish } from './AddDish.tsx';
 import { BaseNote, PickedDish } from './Dishes.tsx';
 import { FitCard } from './FitCard.tsx';
-import { batchOf, okPortions, readQuiet, sessionOfDraft, type PlanDraft } from './planDraft.ts';
+import { batchOf, okPortions, sessionOfDraft, type PlanDraft } from './planDraft.ts';
+import { WhenCard } from './WhenCard.tsx';
 import { usePlanCheck } from './usePlanCheck.ts';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
 import { Note } from '../ui/Note.tsx';
-
-const halfHours = Array.from({ length: 34 }, (_, i) => `${String(5 + Math.floor(i / 2)).padStart(2, '0')}:${i % 2 === 0 ? '00' : '30'}`);
 
 /** What of a plan decides whether it fits: not what it is called. */
 const checkedBy = (session: Session): string => JSON.stringify({ ...session, name: '' });
@@ -47,7 +45,7 @@ export function Editor({
   const { write } = useCommands();
   const [asking, setAsking] = useState<{ dishes: typeof begun; go: () => void }>();
   const { value: plan, edit } = draft;
-  const { name, day, startAt, cooks, dishes, was } = plan;
+  const { day, startAt, dishes, was } = plan;
   const session = useMemo(() => sessionOfDraft(plan), [plan]);
   const checked = checkedBy(session);
   // the same object while nothing that is checked has moved
@@ -58,7 +56,6 @@ export function Editor({
   const badPortions = dishes
     .filter((p) => !okPortions(p.text))
     .map((p) => `“${p.text}” portions of ${nameOf(p.batch.recipeId)}: give more than 0 and at most ${maxPortions}. The rest is kept.`);
-  const days = daysFrom(today, 84);
   const add = (r: RecipeBrief, portions: number): void =>
     edit({ ...plan, dishes: [...dishes, { batch: batchOf(newId(), r, portions), text: String(portions) }] });
   /** The draft stands until the next page does: a tap on the way there still means the same plan. */
@@ -116,62 +113,7 @@ export function Editor({
       <Unkept draft={draft} initial={initial} />
       <Columns align="start" parts={[1.6, 1]}>
         <Stack>
-          <Card aria-label="When">
-            <Group gap={16}>
-              <Box flex={1} miw={220}>
-                <Input.Label htmlFor="pl-name">Name</Input.Label>
-                <TextInput w="100%" id="pl-name" value={name} onChange={(e) => edit({ ...plan, name: e.currentTarget.value }, 'name')} />
-              </Box>
-              <div>
-                <Input.Label htmlFor="pl-day">Day</Input.Label>
-                <NativeSelect id="pl-day" value={day} onChange={(e) => edit({ ...plan, day: e.currentTarget.value })}>
-                  {!days.includes(day) && <option value={day}>{sayWeekday(day)}</option>}
-                  {days.map((d) => (
-                    <option key={d} value={d}>
-                      {sayWeekday(d)}
-                    </option>
-                  ))}
-                </NativeSelect>
-              </div>
-              <div>
-                <Input.Label htmlFor="pl-start">Start</Input.Label>
-                <NativeSelect id="pl-start" value={startAt} onChange={(e) => edit({ ...plan, startAt: e.currentTarget.value })}>
-                  {!halfHours.includes(startAt) && <option>{startAt}</option>}
-                  {halfHours.map((t) => (
-                    <option key={t}>{t}</option>
-                  ))}
-                </NativeSelect>
-              </div>
-              <div>
-                <Input.Label htmlFor="pl-finish">Done by</Input.Label>
-                <NativeSelect id="pl-finish" value={plan.finishBy} onChange={(e) => edit({ ...plan, finishBy: e.currentTarget.value })}>
-                  <option value="">when it is done</option>
-                  {plan.finishBy !== '' && !halfHours.includes(plan.finishBy) && <option>{plan.finishBy}</option>}
-                  {halfHours.map((t) => (
-                    <option key={t}>{t}</option>
-                  ))}
-                </NativeSelect>
-              </div>
-              <Field
-                label="Who cooks"
-                unit="with commas; hours follow: Ana 10:30-13:00"
-                value={cooks}
-                onChange={(text) => edit({ ...plan, cooks: text }, 'cooks')}
-              />
-              <Field
-                label="Quiet hours"
-                unit="such as 13:00-14:30"
-                width={250}
-                value={plan.quiet}
-                error={
-                  plan.quiet.trim() === '' || readQuiet(plan.quiet)
-                    ? undefined
-                    : 'From and until, such as 13:00-14:30. Nothing is kept quiet yet.'
-                }
-                onChange={(text) => edit({ ...plan, quiet: text }, 'quiet')}
-              />
-            </Group>
-          </Card>
+          <WhenCard plan={plan} session={session} today={today} edit={edit} />
           <Card aria-label="Dishes">
             <Title order={2}>Dishes</Title>
             {dishes.length === 0 ? (

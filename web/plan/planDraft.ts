@@ -16,6 +16,11 @@ const planDraftSchema = z.object({
   finishBy: z.string().default(''),
   /** Hours without a loud machine, `13:00-14:30`. */
   quiet: z.string().default(''),
+  /** When hands rest, with commas: `Lunch 12:30-13:00, the baby's meal 12:00-12:20 Ana`. */
+  breaks: z.string().default(''),
+  /** Hands-on work takes so many times as long. */
+  interruptions: z.string().default('1'),
+  cleanFirst: z.boolean().default(false),
   dishes: z.array(z.object({ batch: batchSchema, text: z.string() })),
   /** The session as it was when the plan was opened: what another device changed since is met, not overwritten. */
   was: sessionSchema.nullable(),
@@ -41,6 +46,11 @@ export const planDraftOf = (session: Session, stored: Session | null): PlanDraft
   cooks: session.cooks.map((c) => [c.name, sayHours(c.from, c.until)].filter(Boolean).join(' ')).join(', '),
   finishBy: session.finishBy ?? '',
   quiet: session.quiet ? sayHours(...session.quiet) : '',
+  breaks: (session.breaks ?? [])
+    .map((b) => [b.name, sayHours(b.from, b.until), session.cooks.find((c) => c.id === b.cookId)?.name].filter(Boolean).join(' '))
+    .join(', '),
+  interruptions: String(session.interruptions ?? 1),
+  cleanFirst: session.cleanFirst ?? false,
   dishes: session.batches.map((batch) => ({ batch, text: String(batch.portions) })),
   was: stored,
 });
@@ -73,6 +83,36 @@ export function readQuiet(text: string): [string, string] | undefined {
   return name === '' && from !== undefined && until !== undefined ? [from, until] : undefined;
 }
 
+const breakOf = new RegExp(String.raw`^(.*?)\s*(?:from\s+)?(${clock})\s*(?:-|–|to|until)\s*(${clock})\s*(?:for\s+)?(.*)$`, 'u');
+/** As many as a long day has. */
+const mostBreaks = 12;
+
+/**
+ * Breaks that were typed, everybody's or of the cook named behind the hours; what cannot be read is told apart.
+ * @example readBreaks('Lunch 12:30-13:00', []) // { breaks: [{ name: 'Lunch', from: '12:30', until: '13:00' }], bad: [] }
+ */
+export function readBreaks(text: string, cooks: Session['cooks']): { breaks: NonNullable<Session['breaks']>; bad: string[] } {
+  const breaks: NonNullable<Session['breaks']> = [];
+  const bad: string[] = [];
+  for (const part of text
+    .split(',')
+    .map((p) => p.trim())
+    .filter(Boolean)) {
+    const [, name = '', from, until, whose = ''] = breakOf.exec(part) ?? [];
+    const cook = cooks.find((c) => c.name.toLowerCase() === whose.trim().toLowerCase());
+    if (from === undefined || asClock(from)! >= asClock(until)! || (whose.trim() !== '' && !cook) || breaks.length >= mostBreaks)
+      bad.push(part);
+    else
+      breaks.push({
+        name: name.trim().slice(0, 60) || 'A break',
+        from: asClock(from)!,
+        until: asClock(until)!,
+        ...(cook && { cookId: cook.id }),
+      });
+  }
+  return { breaks, bad };
+}
+
 /** Cooks by their names; those who were there keep who they are. */
 function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
   const named = text
@@ -89,15 +129,21 @@ function cooksFrom(text: string, before: Session['cooks']): Session['cooks'] {
 export function sessionOfDraft(d: PlanDraft): Session {
   const quiet = readQuiet(d.quiet);
   const finishBy = clockSchema.safeParse(d.finishBy);
+  const cooks = cooksFrom(d.cooks, d.was?.cooks ?? []);
+  const { breaks } = readBreaks(d.breaks, cooks);
+  const interruptions = Number(d.interruptions);
   return {
     id: d.id,
     name: d.name.trim().slice(0, 80) || 'Session',
     day: d.day,
     startAt: d.startAt,
-    cooks: cooksFrom(d.cooks, d.was?.cooks ?? []),
+    cooks,
     batches: d.dishes.filter((p) => okPortions(p.text)).map((p) => ({ ...p.batch, portions: Number(p.text) })),
     ...(finishBy.success && { finishBy: finishBy.data }),
     ...(quiet && { quiet }),
+    ...(breaks.length > 0 && { breaks }),
+    ...(interruptions > 1 && interruptions <= 3 && { interruptions }),
+    ...(d.cleanFirst && { cleanFirst: true }),
     // an order that was taken stays with what is still cooked
     ...(d.was?.order && { order: d.was.order }),
   };

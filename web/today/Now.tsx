@@ -4,6 +4,7 @@ import { takeOut } from '#core/commands';
 import { countOf, clockOf, dayOf, sayNear } from '#core/kitchen';
 import { thawHoursOf, type PackState } from '#core/store';
 import type { TodayAnswer } from '#core/queries';
+import { LongJobs } from './LongJobs.tsx';
 import { useCommands } from '../sync/commands.ts';
 import { DueTag, NotFor } from '../ui/ui.tsx';
 import { ContainerIcon } from '../draw/ContainerIcon.tsx';
@@ -46,7 +47,12 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
     return h ? `${h.low} to ${h.high} h` : 'about a day';
   };
   const nothing =
-    !first && view.fridge.length === 0 && view.unlabelled.count === 0 && view.probable.count === 0 && view.unplaced.count === 0;
+    !first &&
+    data.longJobs.length === 0 &&
+    view.fridge.length === 0 &&
+    view.unlabelled.count === 0 &&
+    view.probable.count === 0 &&
+    view.unplaced.count === 0;
   const pull = (g: Group): void => void log(takeOut(g.packs, g.day), `${g.name} is in the fridge`);
   const byText = (g: Group): string =>
     g.by <= now ? 'now' : `by ${dayOf(g.by, zone) === today ? '' : `${sayNear(dayOf(g.by, zone), today)} `}${clockOf(g.by, zone)}`;
@@ -95,6 +101,7 @@ export function Now({ data, zone, now }: { data: TodayAnswer; zone: string; now:
             </Button>
           </li>
         ))}
+        <LongJobs jobs={data.longJobs} today={today} zone={zone} now={now} />
         {dishes(view.fridge)
           .slice(0, 3)
           .map(({ first: { pack, due }, packs, left }) => (
