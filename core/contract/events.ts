@@ -135,7 +135,7 @@ export const eventData = {
   taskStarted: ofTask.extend({ cookId: idSchema.optional() }),
   /** From now on this cook's. */
   taskHanded: ofTask.extend({ cookId: idSchema }),
-  taskDone: ofTask.extend({ actualMin: z.number().min(0).max(20_000).optional() }),
+  taskDone: ofTask.extend({ actualMin: z.number().min(0).max(200_000).optional() }),
   taskSkipped: ofTask,
   /** Skipped or done by mistake: it is open again, with nothing on its clock. */
   taskReopened: ofTask,

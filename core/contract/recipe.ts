@@ -114,7 +114,8 @@ export const stepSchema = z.object({
   ),
   handsOnMin: z.number().min(0).max(600),
   handsOnPerKgMin: z.number().min(0).max(120),
-  waitMin: z.number().min(0).max(20_000),
+  /** Up to ten weeks: what steeps by itself. */
+  waitMin: z.number().min(0).max(100_000),
   /** What lies on the pot while it simmers; read from the text when absent. */
   lid: z.enum(['off', 'ajar', 'on']).optional(),
   cue: z.string().max(200).optional(),
@@ -130,7 +131,7 @@ export const stepSchema = z.object({
   /** The evening before, or the day of eating; absent: in the session. */
   moment: z.enum(['eve', 'serve']).optional(),
   /** Long end of the wait. */
-  waitToMin: z.number().min(0).max(20_000).optional(),
+  waitToMin: z.number().min(0).max(100_000).optional(),
   /** How much of the hands at the written size grows with the amount; the rest is set-up. */
   handsGrow: z.number().min(0).max(1).optional(),
   /** Minutes that nobody said: guessed by the kind of work. */

@@ -1,7 +1,7 @@
 import type { CoolingWay } from '#core/heat';
 import { sayMassIn, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
-import type { Follow, Task } from './tasks.ts';
+import { ownWords, type Follow, type Task } from './tasks.ts';
 
 /** What is known of a dish when its cooking ends. */
 export interface ClosingInput extends Pick<Dish, 'batch' | 'revision'> {
@@ -72,7 +72,7 @@ export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Ta
             ...task(
               'cool',
               `Cool ${revision.name}`,
-              sayCooling(cooling, units),
+              [ownWords(revision, 'cool'), sayCooling(cooling, units)].filter(Boolean).join(' '),
               unhurried.cool[cooling.way],
               Math.max(leastCoolMin, Math.ceil(cooling.minutes)),
               last,
@@ -90,7 +90,9 @@ export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Ta
             task(
               'pack',
               `Pack ${revision.name}`,
-              `${packs} ${packs === 1 ? 'pack' : 'packs'}: fill, close, label, put away`,
+              [`${packs} ${packs === 1 ? 'pack' : 'packs'}: fill, close, label, put away`, ownWords(revision, 'pack')]
+                .filter(Boolean)
+                .join('. '),
               Math.round(unhurried.packSetUp + unhurried.perPack * packs),
               0,
               cool.length > 0 ? cool.map((t) => t.id) : last,

@@ -1,6 +1,7 @@
 export {
   doneTask,
   interrupted,
+  isHot,
   sayTask,
   tasksFor,
   type Follow,

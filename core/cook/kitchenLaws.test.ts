@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ingredientFinder } from '#core/kitchen';
 import { ingredientRows } from '#core/kitchen/data';
+import type { Revision, Step } from '#core/contract';
 import type { Dish } from '#core/plan';
 import { nextMinutes, scaleRecipe, weighRecipe } from '#core/recipe';
 import { testLine, testRevision } from '../recipe/fixtures.ts';
 import { testTask as task } from './fixtures.ts';
 import {
   checkSchedule,
+  closingTasks,
   interrupted,
   potNames,
   scheduleModel,
@@ -232,6 +234,42 @@ describe('gear', () => {
     const cooling = Array.from({ length: 3 }, (_, i) => task(`cool:${i}`, { follow: 'cool', handsOnMin: 1, waitMin: 30 }));
     const second = [...wouldHelp({ tasks: cooling, kitchen: alone, progress: new Map() }, plan(cooling), 20)].flatMap((h) => h ?? []);
     expect(second).toContainEqual({ what: 'ice', savesMin: expect.any(Number) as number });
+  });
+});
+
+describe('how a recipe itself says that it ends', () => {
+  const step = (id: string, kind: NonNullable<Step['kind']>, after: string[], over: Partial<Step> = {}): Step => ({
+    ...testRevision().steps[0]!,
+    id,
+    text: `${kind}.`,
+    kind,
+    uses: [],
+    needs: kind === 'simmer' ? [{ kind: 'hob' }] : [],
+    after,
+    waitMin: 0,
+    ...over,
+  });
+  const titles = (steps: Step[], kind: Revision['kind'] = 'meal') => tasksFor([dish('d', {}, { kind, steps })], finder).map((t) => t.title);
+  it('cools and freezes once: those words stand with the tasks of cooling and packing', () => {
+    const steps = [
+      step('a', 'simmer', []),
+      step('b', 'cool', ['a'], { text: 'Cool quickly.', waitMin: 45 }),
+      step('c', 'freeze', ['b'], { text: 'Freeze in pairs.', waitMin: 180 }),
+    ];
+    const stew = dish('d', {}, { steps });
+    const tasks = tasksFor([stew], finder);
+    expect(tasks.map((t) => t.title)).toEqual(['simmer.']);
+    const cooling = { way: 'water' as const, minutes: 20, iceKg: 0 };
+    const [cool, pack] = closingTasks([{ batch: stew.batch, revision: stew.revision, pots: 1, packs: 4, cooling }], tasks);
+    expect(cool!.detail).toMatch(/^Cool quickly\. In cold water/);
+    expect(pack!.detail).toMatch(/Freeze in pairs\.$/);
+  });
+  it('keeps what something is still made with, what takes a line, and what cools over night', () => {
+    expect(titles([step('a', 'simmer', []), step('b', 'cool', ['a']), step('c', 'mix', ['b'])])).toEqual(['simmer.', 'cool.', 'mix.']);
+    expect(titles([step('a', 'simmer', []), step('b', 'cool', ['a'], { waitMin: 600 })])).toEqual(['simmer.', 'cool.']);
+    // bread cools by itself, and a kit is nothing but filled
+    expect(titles([step('a', 'bake', []), step('b', 'cool', ['a'])], 'bread')).toEqual(['bake.', 'cool.']);
+    expect(titles([step('a', 'fill', [])], 'kit')).toEqual(['fill.']);
   });
 });
 

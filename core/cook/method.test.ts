@@ -43,7 +43,13 @@ describe('a session of recipes that were only written down', () => {
             for (const step of revision.steps) {
               const task = byId.get(`step:${batch.id}:${step.id}`);
               // what is only cut is preparation, shared with the other dishes
-              if (step.kind !== 'cut') expect(task === undefined).toBe(step.moment === 'serve');
+              // and how it is cooled and packed at the end is said by the kitchen's own tasks
+              const closes = step.kind === 'cool' || step.kind === 'freeze' || step.kind === 'fill';
+              if (step.kind !== 'cut' && !closes) expect(task === undefined).toBe(step.moment === 'serve');
+              if (closes && task === undefined && step.moment !== 'serve') {
+                expect(step.uses).toEqual([]);
+                expect(tasks.some((t) => t.after.includes(`step:${batch.id}:${step.id}`))).toBe(false);
+              }
               // whatever it takes is a task that comes first
               if (task && step.moment !== 'serve')
                 for (const id of step.takes ?? [])

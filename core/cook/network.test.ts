@@ -71,7 +71,7 @@ function dish(batchId: string, random: () => number): Task[] {
     [
       {
         batch: { id: batchId } as never,
-        revision: { name: batchId, recipeId: batchId } as never,
+        revision: { name: batchId, recipeId: batchId, steps: [] } as never,
         pots: baked ? 0 : 1,
         packs: int(1, 12),
         cooling: { way: 'ice', minutes: int(5, 30), iceKg: 2 },
@@ -181,7 +181,7 @@ describe('a session with boards, pots, windows and closing work', () => {
       return [
         simmer,
         ...closingTasks(
-          [{ batch: { id: b } as never, revision: { name: b, recipeId: b } as never, pots: 1, packs: 4, cooling: inIce }],
+          [{ batch: { id: b } as never, revision: { name: b, recipeId: b, steps: [] } as never, pots: 1, packs: 4, cooling: inIce }],
           [simmer],
         ),
       ];
@@ -211,7 +211,7 @@ describe('a session with boards, pots, windows and closing work', () => {
     const cool = (agoMin: number): Schedule => {
       const simmer = task('simmer', { batchIds: ['b'], step: { batchId: 'b', stepId: 's' }, needs: [{ kind: 'hob' }] });
       const closing = closingTasks(
-        [{ batch: { id: 'b' } as never, revision: { name: 'b', recipeId: 'b' } as never, pots: 1, packs: 2, cooling: inIce }],
+        [{ batch: { id: 'b' } as never, revision: { name: 'b', recipeId: 'b', steps: [] } as never, pots: 1, packs: 2, cooling: inIce }],
         [simmer],
       );
       return planned(

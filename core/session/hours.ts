@@ -1,5 +1,5 @@
 import type { Instant, Session } from '#core/contract';
-import { forever, type ClosingInput, type Kitchen, type Stretch } from '#core/cook';
+import { forever, isHot, type ClosingInput, type Kitchen, type Stretch } from '#core/cook';
 import { coolAll } from '#core/heat';
 import { instantAt, minuteOfDay, minutesBetween } from '#core/kitchen';
 import { brimMlOf, burnersOf } from '#core/recipe';
@@ -78,10 +78,7 @@ export function restsOf(session: Session, gone: number): Rest[] {
 
 const stretch = (from: number, to: number): Stretch | undefined => (to > from && to > 0 ? [Math.max(0, from), to] : undefined);
 
-const heats: ReadonlySet<string> = new Set(['hob', 'oven', 'microwave', 'steamer']);
 const vessels: ReadonlySet<string> = new Set(['hob', 'pot', 'pan', 'sheetPan', 'steamer']);
-/** Kinds that are packed cold; bread cools on its own, kits and pastes were never hot. */
-const chilled: ReadonlySet<string> = new Set(['meal', 'base', 'puree', 'broth']);
 
 /** What is left to do for a dish once it is cooked: into packs, its pots washed. */
 function closingOf(b: BatchView): ClosingInput {
@@ -91,10 +88,6 @@ function closingOf(b: BatchView): ClosingInput {
   return { batch: b.batch, revision: b.revision, pots: used, packs: b.packing.ok ? b.packing.choice.packs : 0 };
 }
 
-/** It is hot when it is done, and is to be cold before it is packed. */
-const isHot = ({ revision }: BatchView): boolean =>
-  chilled.has(revision.kind) && !revision.raw && revision.steps.some((s) => s.moment !== 'serve' && s.needs.some((n) => heats.has(n.kind)));
-
 /**
  * The same for all dishes of a session: the ice there is goes to the pots that need it most.
  * @example closingsOf(batches, world).map((c) => c.cooling?.way) // ['waterThenIce', 'water', undefined]
@@ -103,7 +96,7 @@ export function closingsOf(batches: readonly BatchView[], { equipment }: Pick<Wo
   const iceKg = equipment.filter((e) => e.kind === 'ice').reduce((s, e) => s + (e.kg ?? 0) * e.count, 0);
   const closings = batches.map(closingOf);
   const hot = batches.flatMap((b, i) =>
-    isHot(b) ? [{ i, massG: b.yield.g / Math.max(1, closings[i]!.pots), count: Math.max(1, closings[i]!.pots) }] : [],
+    isHot(b.revision) ? [{ i, massG: b.yield.g / Math.max(1, closings[i]!.pots), count: Math.max(1, closings[i]!.pots) }] : [],
   );
   const ways = new Map(coolAll(hot, iceKg).map((way, k) => [hot[k]!.i, way]));
   return closings.map((c, i) => ({ ...c, ...(ways.has(i) && { cooling: ways.get(i)! }) }));

@@ -57,6 +57,8 @@ export function AddDish({
               meets(`${s.recipe.name} ${s.recipe.kind} ${s.revision.tags.join(' ')} ${s.revision.lines.map((l) => l.name).join(' ')}`),
           )
           .slice(0, mostStarters);
+  /** Of that name, and not yet looked through: it says so, and where to. */
+  const unchecked = words.length === 0 ? [] : recipes.filter((r) => !r.canPlan && meets(r.recipe.name)).slice(0, mostStarters);
   const arrived = recipes.find((r) => r.recipe.id === coming);
   useEffect(() => {
     if (!arrived) return;
@@ -79,7 +81,13 @@ export function AddDish({
           onChange={(e) => setQuery(e.currentTarget.value)}
         />
       </Group>
-      {offered.length + ours.length === 0 ? (
+      {unchecked.map((r) => (
+        <Text key={r.recipe.id} size="sm" mb={4}>
+          {r.recipe.name} is not checked yet: what it is and how much it makes. <Link to={`/recipes/${r.recipe.id}`}>Check it</Link>, then
+          it can be planned.
+        </Text>
+      ))}
+      {offered.length + ours.length + unchecked.length === 0 ? (
         <Text inherit c="dimmed">
           {recipes.length === 0 ? (
             <>

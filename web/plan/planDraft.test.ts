@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { sessionSchema, type Session } from '#core/contract';
-import { planDraftOf, readHours, readPlanDraft, readQuiet, sessionOfDraft, withDish } from './planDraft.ts';
+import { planDraftOf, readBreaks, readHours, readPlanDraft, readQuiet, sessionOfDraft, withDish } from './planDraft.ts';
 
 const session: Session = {
   id: 's1',
@@ -27,6 +27,8 @@ describe('a plan as it is typed', () => {
       { cooks: '10:30-13:00, Ana from 25:00, -, Bo 9.15 to 12' },
       { quiet: '14:30', finishBy: 'soon' },
       { quiet: '13:00-14:30', finishBy: '16:00' },
+      { breaks: 'Lunch 12-13, 99-100, x'.repeat(20), interruptions: 'often', cleanFirst: true },
+      { breaks: `${'long '.repeat(30)} 12-13`, interruptions: '7' },
       {
         dishes: [
           { ...draft.dishes[0]!, text: '1e9' },
@@ -46,6 +48,12 @@ describe('a plan as it is typed', () => {
       ],
       finishBy: '16:00',
       quiet: ['13:00', '14:30'],
+      breaks: [
+        { name: 'Lunch', from: '12:30', until: '13:00' },
+        { name: 'Feed the baby', from: '11:30', until: '11:50', cookId: 'c_osk' },
+      ],
+      interruptions: 1.6,
+      cleanFirst: true,
       order: { placed: [{ taskId: 'prep:leek', startMin: 5, cookId: 'c_osk' }], pinned: ['prep:leek'] },
     };
     expect(planDraftOf(whole, whole).cooks).toBe('Marit 10:30-13:00, Osk -12:00');
@@ -58,12 +66,30 @@ describe('a plan as it is typed', () => {
     ['Ana until 11:00', { name: 'Ana', until: '11:00' }],
     ['Grandad Osk 10:00 - 12:30', { name: 'Grandad Osk', from: '10:00', until: '12:30' }],
     ['Anne-Marie', { name: 'Anne-Marie' }],
+    ['Ana 10-13:30', { name: 'Ana', from: '10:00', until: '13:30' }],
+    ['Ana 10-1', { name: 'Ana', from: '10:00', until: '13:00' }],
+    ['Ana from 9', { name: 'Ana', from: '09:00' }],
+    ['Cook 2', { name: 'Cook 2' }],
     ['Ana 25:00-26:00', { name: 'Ana 25:00-26:00' }],
   ])('reads “%s”', (text, hours) => expect(readHours(text)).toEqual(hours));
   it('keeps nothing quiet when the hours cannot be read', () => {
     expect(readQuiet(' 13.00 - 14:30 ')).toEqual(['13:00', '14:30']);
     for (const text of ['', '13:00', 'a nap', 'nap 13:00-14:30']) expect(readQuiet(text)).toBeUndefined();
   });
+  it.each([
+    ['Lunch 12:30-13:00', [{ name: 'Lunch', from: '12:30', until: '13:00' }], []],
+    [
+      'lunch 12.30 to 13, Feed the baby 11:30-11:50 osk',
+      [
+        { name: 'lunch', from: '12:30', until: '13:00' },
+        { name: 'Feed the baby', from: '11:30', until: '11:50', cookId: 'c_osk' },
+      ],
+      [],
+    ],
+    ['12:30-13:00', [{ name: 'A break', from: '12:30', until: '13:00' }], []],
+    ['Walk 3-4', [{ name: 'Walk', from: '15:00', until: '16:00' }], []],
+    ['Walk 13:00-12:00, nap, tea 16-16.20 for Nobody, ,', [], ['Walk 13:00-12:00', 'nap', 'tea 16-16.20 for Nobody']],
+  ])('reads the breaks “%s”', (text, breaks, bad) => expect(readBreaks(text, [{ id: 'c_osk', name: 'Osk' }])).toEqual({ breaks, bad }));
   it('knows a cook again by name, else by place', () => {
     expect(sessionOfDraft({ ...draft, cooks: 'Osk' }).cooks).toEqual([{ id: 'c_osk', name: 'Osk' }]);
     expect(sessionOfDraft({ ...draft, cooks: 'Maritt, Osk' }).cooks[0]).toEqual({ id: 'c_marit', name: 'Maritt' });

@@ -64,10 +64,18 @@ const mostCooks = 6;
 const sayHours = (from?: string, until?: string): string =>
   from === undefined && until === undefined ? '' : `${from ?? ''}-${until ?? ''}`;
 
-const clock = String.raw`(?:[01]?\d|2[0-3])[:.][0-5]\d`;
+const clock = String.raw`(?<![\d:.])(?:[01]?\d|2[0-3])(?:[:.][0-5]\d)?(?![\d:.])`;
 const hoursAtEnd = new RegExp(String.raw`^(.*?)\s*(?:from\s+)?(${clock})?\s*(?:-|–|to|until)\s*(${clock})?$`, 'u');
 const fromAtEnd = new RegExp(String.raw`^(.*?)\s+from\s+(${clock})$`, 'u');
-const asClock = (text: string | undefined): string | undefined => text?.replace('.', ':').padStart(5, '0');
+/** Before this hour nobody cooks: a bare 3 is three in the afternoon. */
+const firstHour = 6;
+/** A typed time as a clock: `9.15`, `10`, a bare `3` of the afternoon. */
+function asClock(text: string | undefined): string | undefined {
+  if (text === undefined) return undefined;
+  const [hours = '', minutes] = text.split(/[:.]/);
+  const h = Number(hours) + (minutes === undefined && hours.length === 1 && Number(hours) < firstHour ? 12 : 0);
+  return `${String(h).padStart(2, '0')}:${minutes ?? '00'}`;
+}
 
 /** A name with its hours. @example readHours('Neighbour 10:30-13:00') // { name: 'Neighbour', from: '10:30', until: '13:00' } */
 export function readHours(text: string): { name: string; from?: string; until?: string } {

@@ -15,7 +15,9 @@ export interface Duration {
   end: number;
 }
 
+const weekMin = 7 * 1440;
 const units: readonly (readonly [minutes: number, words: RegExp])[] = [
+  [weekMin, /^(?:weeks?|wochen?|semaines?|semanas?|settiman[ae])(?![\p{L}])/iu],
   [1440, /^(?:days?|tagen?|tage|jours?|giorn[oi]|d[ií]as?)(?![\p{L}])/iu],
   [60, /^(?:hours?|hrs?|h|std|stunden?|heures?|or[ae]|horas?)(?![\p{L}])\.?/iu],
   [1, /^(?:minutes?|mins?|minuten?|minuti|minuto|minutos)(?![\p{L}])\.?/iu],
@@ -31,6 +33,7 @@ const said: readonly (readonly [words: RegExp, low: number, high?: number])[] = 
   ],
   [/^a quarter of an hour(?![\p{L}])|^(?:eine )?viertelstunde|^un quart d['’]heure|^un cuarto de hora|^un quarto d['’]ora/iu, 15],
   [/^half an hour(?![\p{L}])|^(?:eine )?halbe stunde|^une demi[- ]heure|^media hora|^mezz['’]ora/iu, 30],
+  [/^a fortnight(?![\p{L}])/iu, 2 * weekMin],
   [/^half a minute(?![\p{L}])/iu, 0.5],
   [/^anderthalb stunden|^une heure et demie|^un['’]ora e mezza|^una hora y media/iu, 90],
   [/^a couple of minutes|^ein paar minuten|^quelques minutes|^unos minutos|^qualche minuto/iu, 2],
@@ -56,6 +59,10 @@ const noTime = /(?:keeps?(?: for)?|up to|within|in the next|for up to|every|afte
 const ahead = /^\s*(?:ahead|before(?: the end)?|less|longer|shorter|in advance|later|old|apart)(?![\p{L}])/iu;
 const openEnd = /(?:at least|no less than|mindestens|au moins|al menos|almeno)\s*$/iu;
 const adds = /(?:another|a further|noch|encore|otros|altri)\s*(?:about\s*)?$/iu;
+
+/** Weeks are mostly said of how long something keeps: then they are no work. */
+const keeping =
+  /\b(?:keeps?|store[sd]?|storage|lasts?|good|best|use[ds]?|eaten?|within|fridge|freezer|frozen|freezes?|hält|haltbar|conserver?|se conserva|si conserva)\b/iu;
 
 /** One time that begins at the front of a text. */
 function timeAt(text: string): { low: number; high?: number; length: number } | undefined {
@@ -94,8 +101,8 @@ function timeAt(text: string): { low: number; high?: number; length: number } | 
   return { low, ...(top !== undefined && { high: top }), length: at };
 }
 
-/** Longer than any work of a household. */
-const mostMinutes = 20_000;
+/** Longer than any work of a household: ten weeks. */
+export const mostMinutes = 100_000;
 
 /**
  * Every time said in a text, in its order: `1 1/4 h`, `an hour and twenty`, `20-25 min`, `half an hour`, `overnight`, `another 5 minutes`; not how long a dish
@@ -114,6 +121,7 @@ export function readDurations(text: string): Duration[] {
     from = m.index + time.length;
     starts.lastIndex = from;
     if (noTime.test(before) || ahead.test(text.slice(from)) || time.low > mostMinutes) continue;
+    if (time.low >= weekMin && keeping.test(/[^.;!?\n]*$/u.exec(text.slice(0, m.index))?.[0] ?? '')) continue;
     found.push({
       low: time.low,
       ...(time.high !== undefined && { high: time.high }),

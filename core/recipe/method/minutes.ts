@@ -1,6 +1,6 @@
 import { mindsItself, simmerGuess, workFacts } from './classes.ts';
 import type { WorkKind } from '#core/contract';
-import { readDurations, type Duration } from './durations.ts';
+import { mostMinutes, readDurations, type Duration } from './durations.ts';
 import { readNumber } from '../text/number.ts';
 import { toNumber } from '#core/kitchen';
 
@@ -113,8 +113,8 @@ export function minutesOf(text: string, kind: WorkKind, kindAt: KindAt, kg: numb
   }
   return {
     hands: Math.min(600, Math.round(hands * 10) / 10),
-    wait: Math.min(20_000, Math.round(wait)),
-    ...(Math.round(waitTo) > Math.round(wait) && { waitTo: Math.min(20_000, Math.round(waitTo)) }),
+    wait: Math.min(mostMinutes, Math.round(wait)),
+    ...(Math.round(waitTo) > Math.round(wait) && { waitTo: Math.min(mostMinutes, Math.round(waitTo)) }),
     said,
   };
 }

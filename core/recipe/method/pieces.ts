@@ -124,6 +124,13 @@ function kindOf(s: Segment, text: string, before: WorkKind | undefined): WorkKin
     case 'cool':
       // “cool slightly” is no step
       return /\b(?:slightly|a little|a bit|briefly|somewhat|etwas|un peu|un poco)\b/iu.test(said) && !hasTime(said) ? undefined : 'cool';
+    case 'brown':
+    case 'melt':
+    case 'soften':
+      // “toast the nuts in the oven, 8 min”
+      return /\b(?:in|into|under) (?:the|a|your)(?: \w+)? (?:oven|grill)\b/iu.test(said) && (hasTime(said) || heatOf(said) !== undefined)
+        ? 'bake'
+        : s.act;
     case 'fry':
       return lid.test(said) && longTime(said) ? 'simmer' : 'fry';
     default:
@@ -236,6 +243,9 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
   return true;
 }
 
+/** What may stand before “and freeze” and is still of the packing. */
+const lastOnly: ReadonlySet<WorkKind> = new Set<WorkKind>(['fill', 'finish', 'serve', 'cool', 'mix', 'rest']);
+
 /** More steps than any recipe has: what is written behind them is text. */
 const mostPieces = 100;
 
@@ -262,7 +272,10 @@ export function piecesOf(
       if (open.length === 0) return;
       const at = pieces.at(-1)?.paragraph === paragraph ? pieces.at(-1)!.end : lead;
       const segments = open.map((t) => t.segment);
-      const kinds = open.flatMap((t) => t.kind ?? []);
+      const told = open.flatMap((t) => t.kind ?? []);
+      // “blend, fill the trays and freeze”: what comes last is of the packing, not of the work
+      const worked = told.some((k) => k !== 'freeze' && !lastOnly.has(k));
+      const kinds = worked ? told.filter((k) => k !== 'freeze') : told;
       const before = pieces.at(-1)?.kind;
       // the place of a piece that only adds is where it is added
       const kind = strongest.find((k) => kinds.includes(k)) ?? (before !== undefined && workFacts[before].place === 'hob' ? 'mix' : 'mix');

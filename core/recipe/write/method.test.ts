@@ -248,3 +248,30 @@ describe('questions', () => {
     expect(methodAsks(said.steps, said.lines)).toEqual([]);
   });
 });
+
+describe('what a step stands on and in', () => {
+  const paste = ['200 g walnuts', '4 peppers', '2 tbsp oil', '1 kg chicken thighs'];
+  it.each<[string, string, Step['needs'], Step['kind']]>([
+    ['Toast the walnuts in the same oven at 160 C for 8 min.', 'toast', [{ kind: 'oven', tempC: 160 }], 'bake'],
+    ['Toast the walnuts in a dry pan for 4 min.', 'toast', [{ kind: 'hob' }, { kind: 'pan' }], 'melt'],
+    ['Brown the chicken under the grill for 10 min.', 'brown', [{ kind: 'oven' }], 'bake'],
+    ['Brown the chicken in a hot frying pan with the oil, 8 min.', 'brown', [{ kind: 'hob' }, { kind: 'pan' }], 'brown'],
+    ['Blitz the walnuts and peppers in the food processor.', 'blitz', [{ kind: 'processor' }], 'blend'],
+    ['Blend the walnuts and peppers until smooth.', 'blend', [{ kind: 'blender' }], 'blend'],
+  ])('%s', (text, word, needs, kind) => expect(stepWith(stepsFrom(writingFrom(paste, text)), word)).toMatchObject({ needs, kind }));
+  it('freezes nothing within a step that blends and fills', () => {
+    const [first] = stepsFrom(
+      writingFrom(['500 g parsnips'], 'Steam the parsnips 10 min.\nBlend until smooth, fill the cube trays and freeze.'),
+    ).slice(-1);
+    expect(first).toMatchObject({ kind: 'blend', waitMin: 0, needs: [{ kind: 'blender' }] });
+  });
+  it('steeps for a fortnight when it is told to', () => {
+    const steps = stepsFrom(
+      writingFrom(
+        ['600 ml vinegar', '4 lemons'],
+        'Pour the vinegar over the lemons. Leave to steep for 14 days, shaking it every day. Strain and bottle.',
+      ),
+    );
+    expect(stepWith(steps, 'steep').waitMin).toBe(14 * 24 * 60);
+  });
+});

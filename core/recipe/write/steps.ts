@@ -2,7 +2,7 @@ import type { Line, Step, StepFix, WorkKind, WrittenStep } from '#core/contract'
 import { gramsOf, type IngredientFinder } from '#core/kitchen';
 import { workFacts, understand, withoutCircles, type Cut, type Understood, type UnderstoodStep } from '../method/index.ts';
 
-const most = { stepChars: 1200, waitMin: 20_000, handsMin: 600 };
+const most = { stepChars: 1200, waitMin: 100_000, handsMin: 600 };
 
 /** What steps are read with. */
 export interface StepsContext {
@@ -37,12 +37,18 @@ function placeOf(kind: WorkKind): (typeof workFacts)[WorkKind]['place'] {
   return workFacts[kind].place;
 }
 
+const inProcessor = /\b(?:food processor|processor|küchenmaschine|robot(?: de cuisina)?|procesador)\b/iu;
+/** What says a pan and no pot. */
+const inPan =
+  /\b(?:frying[- ]pan|skillet|griddle|wok|sauté pan|(?:hot|dry|heavy|wide|non-?stick) pan|bratpfanne|pfanne|poêle|sartén|padella)\b/iu;
+
 function needsOf(s: UnderstoodStep): Step['needs'] {
   const place = placeOf(s.kind);
   // a stick goes into the pot; grilling and slow cooking have a place of their own
   if (s.kind === 'slow') return [];
-  const kind = needKinds[place];
+  const kind = place === 'machine' && inProcessor.test(s.text) ? 'processor' : needKinds[place];
   if (kind === undefined) return [];
+  if (kind === 'hob' && inPan.test(s.text)) return [{ kind }, { kind: 'pan' }];
   return [{ kind, ...(kind === 'oven' && s.heatC !== undefined && { tempC: s.heatC }) }];
 }
 
