@@ -161,7 +161,7 @@ function coveredBy(revision: Revision): Map<string, { as: 'cool' | 'pack'; text:
 export const ownWords = (revision: Revision, as: 'cool' | 'pack'): string =>
   [...coveredBy(revision).values()]
     .filter((c) => c.as === as)
-    .map((c) => c.text)
+    .map((c) => c.text.replace(/[^.!?]$/u, '$&.'))
     .join(' ');
 
 interface TaskOptions {

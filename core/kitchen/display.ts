@@ -44,10 +44,17 @@ export const sayMass = (g: number): string => (g >= 1000 ? `${trimmed(g / 1000, 
 export const sayVolume = (ml: number): string =>
   ml >= 1000 ? `${trimmed(ml / 1000, 2)}${hard}L` : `${trimmed(ml, ml < 10 ? 1 : 0)}${hard}ml`;
 
-/** `50 min`, `2 h`, `2 h 32 min`. @example sayMinutes(95) // '1 h 35 min' */
+/** From two days on, minutes tell nothing. */
+const daysFromMin = 2 * 1440;
+
+/** `50 min`, `2 h`, `2 h 32 min`, `14 days`. @example sayMinutes(95) // '1 h 35 min' */
 export function sayMinutes(min: number): string {
   const m = Math.max(0, Math.round(min));
   if (m < 60) return `${m}${hard}min`;
+  if (m >= daysFromMin) {
+    const hours = Math.round(m / 60);
+    return hours % 24 === 0 ? `${hours / 24}${hard}days` : `${Math.floor(hours / 24)}${hard}days${hard}${hours % 24}${hard}h`;
+  }
   const rest = m % 60;
   return rest === 0 ? `${m / 60}${hard}h` : `${Math.floor(m / 60)}${hard}h${hard}${rest}${hard}min`;
 }

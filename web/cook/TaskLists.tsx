@@ -63,9 +63,15 @@ export function TaskLists(props: Props) {
       <Columns parts={cooks.length > 1 ? [1, 1] : [1]} align="start" gap={28}>
         {cooks.map(({ id, name }) => {
           const mine = view.tasks.filter((t) => (t.cookId ?? first) === id);
+          const rests = view.rests.filter((r) => r.cookId === id).toSorted((a, b) => a.startMin - b.startMin);
           return (
             <div key={id}>
               <Title order={2}>{cooks.length > 1 ? name : 'In order'}</Title>
+              {rests.length > 0 && (
+                <Text size="sm" c="dimmed">
+                  Breaks: {rests.map((r) => `${r.name} ${props.at(r.startMin)} to ${props.at(r.endMin)}`).join(', ')}
+                </Text>
+              )}
               {mine.length === 0 && (
                 <Text inherit c="dimmed">
                   Nothing yet.

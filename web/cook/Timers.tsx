@@ -1,5 +1,5 @@
 import { Box, Button, Card, Text, Title } from '@mantine/core';
-import { addMinutes, clockOf, minutesBetween, sayMinutes } from '#core/kitchen';
+import { addMinutes, clockOf, dayOf, minutesBetween, sayMinutes, sayNear } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
 import { Why } from '../ui/ui.tsx';
@@ -7,6 +7,12 @@ import { KindMark } from '../draw/KindMark.tsx';
 import { kindOf } from './words.ts';
 import { useTaskActions } from './taskActions.ts';
 import { Rows } from '../ui/Rows.tsx';
+
+/** Today by the clock; another day by its name. */
+const sayUntil = (end: string, now: string, zone: string): string =>
+  dayOf(end, zone) === dayOf(now, zone)
+    ? `until ${clockOf(end, zone)}`
+    : `until ${sayNear(dayOf(end, zone), dayOf(now, zone))} ${clockOf(end, zone)}`;
 
 export function Timers({
   view,
@@ -36,7 +42,7 @@ export function Timers({
                   {t.title}
                 </Text>
                 <Text component="div" size="xs" c="dimmed">
-                  {left <= 0 ? `look now${t.cue ? `: ${t.cue}` : ''}` : `until ${clockOf(addMinutes(now, left), zone)}`}
+                  {left <= 0 ? `look now${t.cue ? `: ${t.cue}` : ''}` : sayUntil(addMinutes(now, left), now, zone)}
                 </Text>
               </Box>
               <Text span variant="mid" style={left <= 0 ? { color: 'var(--tomato)' } : undefined}>

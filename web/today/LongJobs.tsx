@@ -16,7 +16,9 @@ export function LongJobs({ jobs, today, zone, now }: { jobs: readonly LongJob[];
             {ready ? (j.next ?? 'See to it') : j.daily && day > 0 ? `${j.dish}: its daily hand` : j.dish}
           </Link>
           <Text component="div" size="xs" c="dimmed">
-            {ready ? `${j.dish}: “${j.title}” is over` : `${j.title}${of > 1 ? `, day ${Math.max(1, day)} of ${of}` : ''}; ready ${when}`}
+            {ready
+              ? `${j.dish}: “${j.title}” is over`
+              : `${j.title}${of === 1 ? '' : day === 0 ? ', begun today' : `, day ${day} of ${of}`}; ready ${when}`}
             {!ready && j.next !== undefined && `, then: ${j.next}`}
           </Text>
         </Box>
