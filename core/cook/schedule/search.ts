@@ -8,6 +8,7 @@ import { stuckIn } from './stuck.ts';
 import { compile, type Compiled } from './compile.ts';
 import { lateWeight, makeDecoder, type Decoded, type Decoder } from './decode.ts';
 import type { NoPlan, Plan, ScheduleModel } from './model.ts';
+import { shopBound } from './shopBound.ts';
 import { tabuSearch } from './tabu.ts';
 
 /** A model with what is known of it already. */
@@ -314,13 +315,20 @@ export function* scheduleSearch(
     );
     let low = best.plan.makespan;
     let step = 0;
+    let proof: Generator<number, number> | undefined;
     for (const found of tabuSearch(shop, begin, random)) {
       step += 1;
       if (found && found.makespan < low) {
         low = found.makespan;
         yield { answer: planOf(c, found), cost: low };
       } else yield { nothing: true };
-      if (step === beforeProof) for (const proven of destructiveBound(c, bound, low)) yield { bound: proven };
+      // by turns: a better order, then a piece of the proof
+      if (step === beforeProof) proof = shopBound(shop, bound, low);
+      const proven = proof?.next();
+      if (!proven) continue;
+      if (proven.done) proof = undefined;
+      yield { bound: proven.value };
+      if (proven.value >= low) return;
     }
     yield { bound: low };
     return;
