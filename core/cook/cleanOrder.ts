@@ -1,5 +1,6 @@
 import type { Lag } from './schedule/index.ts';
-import { rawFrom, type Task } from './tasks.ts';
+import { rawFrom } from './limits.ts';
+import type { Task } from './tasks.ts';
 
 /** Nuts, sesame and the like, and raw fish and meat after them: nothing for a baby comes later on a board (reference 1.12). */
 const notBeforeBaby = 4;

@@ -1,7 +1,8 @@
 import type { CoolingWay } from '#core/heat';
 import { sayMassIn, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
-import { ownWords, type Follow, type Task } from './tasks.ts';
+import { ownWords } from './ends.ts';
+import type { Follow, Task } from './tasks.ts';
 
 /** What is known of a dish when its cooking ends. */
 export interface ClosingInput extends Pick<Dish, 'batch' | 'revision'> {
@@ -84,13 +85,19 @@ export function closingTasks(inputs: readonly ClosingInput[], tasks: readonly Ta
           },
         ]
       : [];
+    const said = ownWords(revision, 'pack');
     const pack =
-      packs > 0
+      packs > 0 || said !== ''
         ? [
             task(
               'pack',
               `Pack ${revision.name}`,
-              [`${packs} ${packs === 1 ? 'pack' : 'packs'}: fill, close, label, put away`, ownWords(revision, 'pack')]
+              [
+                packs > 0
+                  ? `${packs} ${packs === 1 ? 'pack' : 'packs'}: fill, close, label, put away`
+                  : 'Nothing that fits is free: say on Pack what it goes into',
+                said,
+              ]
                 .filter(Boolean)
                 .join('. '),
               Math.round(unhurried.packSetUp + unhurried.perPack * packs),

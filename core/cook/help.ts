@@ -2,7 +2,7 @@ import { solve } from '#core/solve';
 import { keptOf } from './move.ts';
 import { forever } from './network.ts';
 import type { Stretch } from './schedule/index.ts';
-import { rawFrom } from './tasks.ts';
+import { rawFrom } from './limits.ts';
 import { scheduler, type Schedule, type ScheduleProblem } from './schedule.ts';
 
 /** One thing more of, and the minutes it would save; for a rule that is kept or could be, what it costs, below nought. */

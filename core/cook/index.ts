@@ -1,7 +1,8 @@
+export { isHot } from './ends.ts';
+export { overnightMin } from './limits.ts';
 export {
   doneTask,
   interrupted,
-  isHot,
   sayTask,
   tasksFor,
   type Follow,
@@ -15,7 +16,6 @@ export { scheduler, scheduleTasks, type NoSchedule, type Schedule, type Schedule
 export {
   anotherDay,
   forever,
-  overnightMin,
   scheduleModel,
   type Kept,
   type Kitchen,

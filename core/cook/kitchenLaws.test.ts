@@ -213,7 +213,7 @@ describe('gear', () => {
           const tasks = dishes.map(({ brimMl, waitMin }, i) =>
             task(`s${i}`, { batchIds: [`b${i}`], step: { batchId: `b${i}`, stepId: 's' }, waitMin, vessel: { count: 1, brimMl } }),
           );
-          const s = plan(tasks, { ...alone, potsMl: pots.map((p) => p.ml) });
+          const s = plan(tasks, { ...alone, potsMl: pots.map((p) => p.ml) }, 6);
           const names = potNames(tasks, s.slots, pots, new Map());
           for (const a of tasks)
             for (const b of tasks)
@@ -234,6 +234,37 @@ describe('gear', () => {
     const cooling = Array.from({ length: 3 }, (_, i) => task(`cool:${i}`, { follow: 'cool', handsOnMin: 1, waitMin: 30 }));
     const second = [...wouldHelp({ tasks: cooling, kitchen: alone, progress: new Map() }, plan(cooling), 20)].flatMap((h) => h ?? []);
     expect(second).toContainEqual({ what: 'ice', savesMin: expect.any(Number) as number });
+  });
+});
+
+describe('raw and only browned meat', () => {
+  const braise = (browned: Partial<Step>): Dish => {
+    const step = (id: string, over: Partial<Step>): Step => ({ ...testRevision().steps[0]!, id, uses: [], after: [], waitMin: 0, ...over });
+    const steps = [
+      step('brown', { kind: 'brown', uses: [{ lineId: 'chicken_thigh', share: 1 }], ...browned }),
+      step('sweat', { kind: 'soften', uses: [{ lineId: 'onion', share: 1 }], handsOnMin: 40 }),
+      step('pour', { kind: 'mix', needs: [], after: ['brown'] }),
+      step('simmer', { kind: 'simmer', waitMin: 60, after: ['pour', 'sweat'] }),
+      step('pick', { kind: 'finish', needs: [], after: ['simmer'] }),
+    ];
+    return dish('b', { chicken_thigh: 800, onion: 300 }, { steps });
+  };
+  it('waits half an hour at most for its next step, until it is cooked through', () => {
+    const tasks = tasksFor([braise({})], finder);
+    const limits = tasks.flatMap((t) => (t.windows ?? []).map((w) => [w.after, t.id, w.maxMin]));
+    expect(limits).toEqual([
+      ['prep:chicken_thigh:diced:0', 'step:b:brown', 30],
+      ['step:b:brown', 'step:b:pour', 30],
+      ['step:b:pour', 'step:b:simmer', 30],
+    ]);
+    // one pair of hands: the long sweating comes first, and the meat is not browned before it can go on
+    const s = plan(tasks);
+    expect(startOf(s, 'step:b:simmer') - endOf(s, 'step:b:pour')).toBeLessThanOrEqual(30);
+    expect(startOf(s, 'step:b:pour') - endOf(s, 'step:b:brown')).toBeLessThanOrEqual(30);
+  });
+  it('is free once it stood on the fire long enough to be cooked', () => {
+    const tasks = tasksFor([braise({ kind: 'simmer', waitMin: 40 })], finder);
+    expect(tasks.flatMap((t) => (t.windows ?? []).map((w) => w.after))).toEqual(['prep:chicken_thigh:diced:0']);
   });
 });
 

@@ -1,7 +1,8 @@
 import type { Activity, Fixed, Hand, Lag, Oven, Placed, Plan, Pool, ScheduleModel, Stretch, UnitGroup } from './schedule/index.ts';
 import { cleanLags } from './cleanOrder.ts';
 import { potPools, potSpans } from './pots.ts';
-import { rawFrom, type Task } from './tasks.ts';
+import { overnightMin, rawFrom } from './limits.ts';
+import type { Task } from './tasks.ts';
 
 /** Hands and gear of a session. Minutes count from where the plan begins. */
 export interface Kitchen {
@@ -40,9 +41,6 @@ export interface Kept extends Pin {
 
 /** Longer than any session, in minutes. */
 export const forever = 20_000;
-
-/** A wait this long is over another day: what comes after it is not of this session. */
-export const overnightMin = 480;
 
 const loud = ['blender', 'processor'] as const;
 const washed = ['blender', 'processor'] as const;

@@ -1,8 +1,10 @@
-import type { Line, Prep, Revision, Step } from '#core/contract';
+import type { Line, Prep, Step } from '#core/contract';
 import { densityFor, listOf, sayMassIn, toNumber, type IngredientFinder, type UnitSystem } from '#core/kitchen';
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
 import { aheadOf, type Ahead } from './data/aheadRules.ts';
+import { coveredBy } from './ends.ts';
+import { limitsOf, rawFrom, rawLimit, type Limit } from './limits.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
 /** Work about the cooking that has no step in a recipe: it is planned with the rest. */
@@ -20,7 +22,7 @@ export interface Task {
   /** Machines it takes, each kind once; several pots stand on as many burners. */
   needs: { kind: Step['needs'][number]['kind']; tempC?: number; count?: number }[];
   /** The longest waits: into the ice within a minute, raw fish on the worktop half an hour. */
-  windows?: { after: string; from: 'start' | 'end'; to: 'start' | 'end'; maxMin: number; why: 'ice' | 'raw' | 'cooling' }[];
+  windows?: Limit[];
   /** Pots it is cooked in, and what each must hold to the brim where that is known. */
   vessel?: { count: number; brimMl: number };
   /** It is no step of a recipe: taking out, cooling, packing, washing up. */
@@ -105,15 +107,6 @@ const verbs: Readonly<Record<string, string>> = {
   torn: 'Tear',
 };
 
-/** From this class on it is raw fish or meat. */
-export const rawFrom = 5;
-/** Raw fish and meat stand on the worktop half an hour at the most (COMPUTATION, scheduling). */
-const rawOutMin = 30;
-/** What was blanched is in the ice within a minute (COMPUTATION, scheduling). */
-const intoIceWithinMin = 1;
-const blanched = /\bblanch/i;
-const intoIce = /\bice\b|iced water/i;
-
 /** What stands on the hob is in a pot, unless it says a pan or a steamer. */
 const inPot = (step: Step): boolean =>
   step.needs.some((n) => n.kind === 'pot') ||
@@ -121,48 +114,6 @@ const inPot = (step: Step): boolean =>
 
 /** What a batch may take more than one of at the same time. */
 const severalAtOnce: ReadonlySet<string> = new Set(['hob', 'pot', 'steamer']);
-
-/** Kinds whose food is packed cold; bread cools on its own, kits and pastes were never hot. */
-const chilled: ReadonlySet<string> = new Set(['meal', 'base', 'puree', 'broth']);
-const heats: ReadonlySet<string> = new Set(['hob', 'oven', 'microwave', 'steamer']);
-
-/** It is hot when it is done, and is to be cold before it is packed. @example isHot(stew) // true */
-export const isHot = (revision: Pick<Revision, 'kind' | 'raw' | 'steps'>): boolean =>
-  chilled.has(revision.kind) && !revision.raw && revision.steps.some((s) => s.moment !== 'serve' && s.needs.some((n) => heats.has(n.kind)));
-
-/**
- * Steps at the end of a recipe that only say what every session ends with, by the kitchen's own tasks: cooling, filling, freezing. With their words.
- * @example coveredBy(stew).get('s7') // { as: 'pack', text: 'Freeze in pairs.' }
- */
-function coveredBy(revision: Revision): Map<string, { as: 'cool' | 'pack'; text: string }> {
-  const steps = inSession(revision.steps);
-  const hot = isHot(revision);
-  const covered = new Map<string, { as: 'cool' | 'pack'; text: string }>();
-  const ends = (s: Step): boolean =>
-    s.uses.length === 0 &&
-    s.moment === undefined &&
-    (s.kind === 'freeze' || s.kind === 'fill' || (s.kind === 'cool' && hot)) &&
-    s.waitMin < 480;
-  for (let grew = true; grew;) {
-    grew = false;
-    for (const s of steps)
-      if (!covered.has(s.id) && ends(s) && steps.every((x) => !x.after.includes(s.id) || covered.has(x.id))) {
-        covered.set(s.id, { as: s.kind === 'cool' ? 'cool' : 'pack', text: s.text });
-        grew = true;
-      }
-  }
-  return covered.size < steps.length ? covered : new Map();
-}
-
-/**
- * What a recipe says itself of cooling or of filling and freezing, for the task that stands for it.
- * @example ownWords(stew, 'pack') // 'Freeze in pairs.'
- */
-export const ownWords = (revision: Revision, as: 'cool' | 'pack'): string =>
-  [...coveredBy(revision).values()]
-    .filter((c) => c.as === as)
-    .map((c) => c.text.replace(/[^.!?]$/u, '$&.'))
-    .join(' ');
 
 interface TaskOptions {
   /** Allergens that somebody at the table must not meet. */
@@ -324,12 +275,13 @@ export function tasksFor(
         : `${amount}, then deal out: ${listOf(shares.map((s) => `${sayMassIn(units, Math.round(s.massG))} ${s.recipe}`))}`;
   }
 
-  const rawOf = (id: string): boolean => {
+  const rawPrep = (id: string): boolean => {
     const prep = preps.get(id)?.task;
     return prep !== undefined && prep.cleanliness >= rawFrom && prep.batchIds.length === 1;
   };
   const steps = dishes.flatMap(({ batch, revision, scaled, outs }) => {
     const covered = coveredBy(revision);
+    const limits = limitsOf(revision, finder);
     return inSession(revision.steps)
       .filter((step) => !covered.has(step.id) && (asPrep.get(`step:${batch.id}:${step.id}`)?.length ?? 0) === 0)
       .map((step): Task => {
@@ -346,20 +298,8 @@ export function tasksFor(
             .flatMap((l) => l.vessels.map((v) => v.brimMl)),
         );
         const windows = [
-          ...[...new Set(waitsFor)]
-            .filter(rawOf)
-            .map((after) => ({ after, from: 'end' as const, to: 'start' as const, maxMin: rawOutMin, why: 'raw' as const })),
-          ...(intoIce.test(step.text)
-            ? revision.steps
-                .filter((s) => step.after.includes(s.id) && blanched.test(s.text) && !blanched.test(step.text))
-                .map((s) => ({
-                  after: `step:${batch.id}:${s.id}`,
-                  from: 'end' as const,
-                  to: 'start' as const,
-                  maxMin: intoIceWithinMin,
-                  why: 'ice' as const,
-                }))
-            : []),
+          ...[...new Set(waitsFor)].filter(rawPrep).map((after) => rawLimit(after)),
+          ...limits(step).map((w) => ({ ...w, after: `step:${batch.id}:${w.after}` })),
         ];
         return {
           id: `step:${batch.id}:${step.id}`,

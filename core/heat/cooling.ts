@@ -33,7 +33,7 @@ const thenIceC = 30;
  * @param uaWK heat it gives off, W/K
  * @returns `Infinity` when it never gets there
  * @source thermal.md B1
- * @example lumpedMinutes({ massG: 4000, heat: 3700, uaWK: 1.44, fromC: 80, toC: 60, aroundC: 19 }) // 68: 1.13 h
+ * @example lumpedMinutes({ massG: 4000, heat: 3700, uaWK: 1.44, fromC: 80, toC: 60, aroundC: 19 }) // about 68
  */
 export function lumpedMinutes(x: { massG: number; heat: number; uaWK: number; fromC: number; toC: number; aroundC: number }): number {
   if (x.fromC <= x.toC) return 0;
@@ -49,7 +49,7 @@ const inWater = (massG: number, fromC: number, toC: number, aroundC: number): nu
  * Kilos of ice that keep a bath at nought until the food has come down.
  * @param waterKg tap water in the bath, at `tapC`
  * @source thermal.md B2
- * @example iceKgFor({ massG: 5000, fromC: 95, toC: 5, waterKg: 3, tapC: 12 }) // 5.7
+ * @example iceKgFor({ massG: 5000, fromC: 95, toC: 5, waterKg: 3, tapC: 12 }) // about 5.7
  */
 export const iceKgFor = (x: { massG: number; fromC: number; toC: number; waterKg: number; tapC: number }): number =>
   Math.max(0, ((x.massG / 1000) * foodHeat * (x.fromC - x.toC) + x.waterKg * waterHeat * x.tapC) / meltHeat);
@@ -94,7 +94,7 @@ export function coolingWays({ massG, fromC = boilC, count = 1 }: Pot, tapC: numb
  * One way for each pot out of the ice there is: the largest pots have it first, since they have least surface for their weight.
  * @param iceKg ice on hand; 0 when there is none
  * @returns in the order of the pots
- * @example coolAll([{ massG: 5000 }, { massG: 900 }], 2).map((w) => w.way) // ['waterThenIce', 'water']
+ * @example coolAll([{ massG: 5000 }, { massG: 900 }], 1.4).map((w) => w.way) // ['waterThenIce', 'water']
  */
 export function coolAll(pots: readonly Pot[], iceKg: number, tapC: number = usualTapC): CoolingWay[] {
   let left = iceKg;

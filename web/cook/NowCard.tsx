@@ -1,6 +1,6 @@
 import { Button, Card, Group, Text, Title } from '@mantine/core';
 import { Link } from 'react-router';
-import { sayMinutes } from '#core/kitchen';
+import { listOf, sayMinutes } from '#core/kitchen';
 import { leftOf, type TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
 import { KindMark } from '../draw/KindMark.tsx';
@@ -62,6 +62,7 @@ export function NowCard({
             : 'time is up: look at it'
           : `${sayMinutes(task.handsOnMin)} of hands${task.waitMin > 0 ? `, then ${sayMinutes(task.waitMin)} by itself` : ''}`}
         {task.needs.length > 0 && `, ${task.needs.map((n) => (n.tempC ? `${n.kind} ${n.tempC} °C` : n.kind)).join(', ')}`}
+        {task.standsIn && `, ${listOf(task.standsIn)}`}
         {task.guess && ', a guess'}
       </Text>
       {!nearlyUp && task.cue && (

@@ -34,5 +34,5 @@ export const aheadRules: readonly { when: Exclude<Ahead, 'fridge'>; ids: readonl
   },
 ];
 
-/** Cut the evening before: covered and cold, raw meat and fish apart and lowest. Garlic dry, never under oil. */
+/** Cut the evening before: covered and cold, raw meat and fish apart and lowest. Garlic dry, never under oil. @example aheadOf('potato') // 'water' */
 export const aheadOf = (ingredientId: string): Ahead => aheadRules.find((r) => r.ids.includes(ingredientId))?.when ?? 'fridge';

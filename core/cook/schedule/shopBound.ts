@@ -178,9 +178,7 @@ export function* shopBound(d: Disjunctive, low: Minute, high: Minute): Generator
           for (let part = (w.by[i]! - w.from[i]! - p[i]!) >> 1; part >= 0; part = part === 0 ? -1 : part >> 2) {
             if (w.by[i]! - w.from[i]! === p[i]!) break;
             if (probes % perSlice === 0) yield;
-            const gone = front
-              ? refutes(w, i, w.from[i]!, w.from[i]! + p[i]! + part)
-              : refutes(w, i, w.by[i]! - p[i]! - part, w.by[i]!);
+            const gone = front ? refutes(w, i, w.from[i]!, w.from[i]! + p[i]! + part) : refutes(w, i, w.by[i]! - p[i]! - part, w.by[i]!);
             if (!gone) continue;
             if (front) w.from[i] = w.from[i]! + part + 1;
             else w.by[i] = w.by[i]! - part - 1;
