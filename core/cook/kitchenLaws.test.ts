@@ -173,6 +173,12 @@ describe('gear', () => {
     expect(plan(tasks, { ...alone, capacity: { oven: 4 }, ovens: [2, 2] }).makespanMin).toBe(60);
     expect(plan(tasks, { ...alone, capacity: { oven: 2 } }).makespanMin).toBeGreaterThan(120);
   });
+  it('washes up at one sink in turn, at two side by side', () => {
+    const tasks = ['a', 'b'].map((b) => task(`wash:${b}`, { batchIds: [b], follow: 'wash', handsOnMin: 8 }));
+    const two = { ...alone, cooks: [...alone.cooks, { id: 'n', name: 'Neighbour' }] };
+    expect(plan(tasks, two).makespanMin).toBe(16);
+    expect(plan(tasks, { ...two, sinks: 2 }).makespanMin).toBe(8);
+  });
   it('gives what needs three shelves the oven that has them', () => {
     const tasks = [
       task('wide', { waitMin: 30, needs: [{ kind: 'oven', tempC: 200, count: 3 }] }),

@@ -13,7 +13,9 @@ export interface Kitchen {
   potsMl?: readonly number[];
   /** Shelves of each oven where there are several; else `capacity` says it. */
   ovens?: readonly number[];
-  /** Baths of cold water or ice at a time; one sink when nothing is said. */
+  /** Where pots are washed up; one when nothing is said. */
+  sinks?: number;
+  /** Baths of cold water or ice at a time; one when nothing is said. */
   iceBaths?: number;
   /** All clean work on the boards before any raw fish or meat. */
   cleanFirst?: boolean;
@@ -135,6 +137,7 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
         .filter((n) => n !== machine && n.kind !== 'oven' && has(n.kind) && !(n.kind === 'pot' && pots))
         .map((n) => ({ pool: n.kind as string, units: Math.min(n.count ?? 1, most(n.kind)) })),
       ...(t.follow === 'cool' ? [{ pool: 'ice', units: 1 }] : []),
+      ...(t.follow === 'wash' ? [{ pool: 'sink', units: 1 }] : []),
     ];
     const to = Math.max(1, length);
     return {
@@ -166,6 +169,7 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
       .filter((kind) => kind !== 'oven' && !washed.some((w) => w === kind) && !(kind === 'pot' && pots))
       .map((kind) => ({ id: kind, capacity: most(kind), ...(loud.some((l) => l === kind) && quiet) })),
     { id: 'ice', capacity: Math.max(1, kitchen.iceBaths ?? 1) },
+    { id: 'sink', capacity: Math.max(1, kitchen.sinks ?? 1) },
     ...(pots?.pools ?? []),
   ];
   const groups: UnitGroup[] = [

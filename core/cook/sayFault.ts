@@ -12,6 +12,7 @@ export interface FaultNames {
 const things: Readonly<Record<string, string>> = {
   hob: 'burners are',
   ice: 'ice bath is',
+  sink: 'sink is',
   steamer: 'steamer is',
   pan: 'pans are',
   microwave: 'microwave is',

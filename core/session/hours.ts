@@ -1,4 +1,4 @@
-import type { Instant, Session } from '#core/contract';
+import type { Equipment, Instant, Session } from '#core/contract';
 import { forever, isHot, type ClosingInput, type Kitchen, type Stretch } from '#core/cook';
 import { coolAll } from '#core/heat';
 import { instantAt, minuteOfDay, minutesBetween } from '#core/kitchen';
@@ -8,6 +8,9 @@ import type { World } from './world.ts';
 
 /** Machines of which there are only so many; of a kind that nobody entered there are enough. */
 const limiting = ['oven', 'steamer', 'blender', 'processor', 'microwave', 'pan'] as const;
+
+/** Worktop that a board takes with what lies beside it (kitchen estimate). */
+const boardMm = 450;
 
 /** Minutes from a session's start on its own clock to the moment its plan begins: 0 before it has begun. */
 export const minutesIn = (session: Session, zone: string, begun: boolean, now: Instant): number =>
@@ -33,6 +36,10 @@ export function kitchenOf(session: Session, world: Pick<World, 'equipment'>, gon
   }
   const potsMl = equipment.filter((e) => e.kind === 'pot').flatMap((e) => Array.from({ length: e.count }, () => brimMlOf(e) ?? 0));
   const ovens = equipment.filter((e) => e.kind === 'oven' && e.count > 0).map((e) => e.count);
+  const count = (kind: Equipment['kind']): number => equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+  const sinks = count('sink');
+  const wide = equipment.filter((e) => e.kind === 'worktop').reduce((s, e) => s + (e.widthMm ?? 0) * e.count, 0);
+  const roomFor = wide > 0 ? Math.floor(wide / boardMm) : Infinity;
   const quiet = session.quiet && stretch(at(session.quiet[0]), at(session.quiet[1]));
   return {
     cooks: session.cooks.map(({ id, name, from, until }) => {
@@ -44,8 +51,9 @@ export function kitchenOf(session: Session, world: Pick<World, 'equipment'>, gon
       return { id, name, ...(away.length > 0 && { away }) };
     }),
     capacity,
-    // one for each cook, and one for raw meat and fish
-    boards: session.cooks.length + 1,
+    // one for each cook, and one for raw meat and fish, as far as there is room for them
+    boards: Math.max(1, Math.min(session.cooks.length + 1, roomFor)),
+    ...(sinks > 0 && { sinks }),
     ...(potsMl.length > 0 && { potsMl, capacity: { ...capacity, pot: potsMl.length } }),
     ...(ovens.length > 1 && { ovens }),
     ...(session.cleanFirst && { cleanFirst: true }),

@@ -29,7 +29,7 @@ export function PrepList({ view, actions }: { view: SessionParts['cook']; action
       </Group>
       {eve.length > 0 && (
         <Text size="sm" mt={4}>
-          May be cut the evening before: {listOf(eve.map((t) => t.prep?.name ?? t.title))}. Covered, in the fridge at 4 °C or under
+          May be cut the evening before: {listOf([...new Set(eve.map((t) => t.prep?.name ?? t.title))])}. Covered, in the fridge at 4 °C or under
           {eve.some((t) => t.cleanliness >= 5) ? ', raw meat and fish apart and lowest' : ''}
           {eve.some((t) => t.prep?.ingredientId === 'garlic') ? '; garlic dry, never under oil' : ''}.
         </Text>

@@ -1,4 +1,4 @@
-import { AppShell, Box, Divider, SimpleGrid } from '@mantine/core';
+import { AppShell, Box, SimpleGrid } from '@mantine/core';
 import { NavLink } from 'react-router';
 import c from './Frame.module.css';
 import { besides, stations } from './stations.ts';
@@ -31,7 +31,7 @@ export function Rail() {
       {stations.map((s) => (
         <Station key={s.to} size={22} {...s} />
       ))}
-      <Divider w={44} my={5} color="var(--rail-line)" size={1.5} />
+      <Box w={44} h={1.5} my={5} bg="var(--rail-line)" role="separator" />
       {besides.map((s) => (
         <Station key={s.to} size={22} {...s} />
       ))}

@@ -6,7 +6,6 @@ import {
   Button,
   Card,
   Group,
-  List,
   Popover,
   Skeleton,
   Text,
@@ -244,10 +243,21 @@ export function DueTag({ due }: { due: Due }) {
 export function NotFor({ says }: { says: readonly string[] }) {
   if (says.length === 0) return null;
   return (
-    <List listStyleType="none" mt={2} c="var(--tomato)" fw={600} fz={15} lh={1.3} aria-label="Allergies">
+    <Box
+      component="ul"
+      style={{ listStyle: 'none' }}
+      mt={2}
+      mb={0}
+      p={0}
+      c="var(--tomato)"
+      fw={600}
+      fz={15}
+      lh={1.3}
+      aria-label="Allergies"
+    >
       {says.map((s) => (
-        <List.Item key={s}>{s}</List.Item>
+        <li key={s}>{s}</li>
       ))}
-    </List>
+    </Box>
   );
 }
