@@ -1,5 +1,5 @@
 import { Anchor, Box, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { addMinutes, clockOf, clockPlus, countOf, sayMinutes } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
@@ -25,6 +25,12 @@ import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
 
+/** The clock at a minute of the plan: from now once it has begun, else from the start that was said. */
+const clockFrom =
+  (from: string | undefined, startAt: string, zone: string) =>
+  (min: number): string =>
+    from ? clockOf(addMinutes(from, min), zone) : clockPlus(startAt, min);
+
 /** Cook: what to do now, large; what is on the clock; the score of hands and pots; every task in order. */
 export function CookPage() {
   const { id = '' } = useParams();
@@ -32,10 +38,17 @@ export function CookPage() {
   const frame = useFrameQuery().data;
   const sessions = useSessionsQuery().data;
   const now = useNow(1000);
-  const actions = useTaskActions(id, now);
+  const actions = useTaskActions(id);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
   const [me, setMe] = useOwnCook(id);
   const work = useScore(view?.session);
+  // what is drawn by the minute is not drawn anew by the second
+  const minute = `${now.slice(0, 16)}:00.000Z`;
+  const begun = view?.tasks.some((t) => t.log !== undefined) ?? false;
+  const at = useMemo(
+    () => clockFrom(begun ? minute : undefined, view?.session.startAt ?? '', frame?.household.timeZone ?? ''),
+    [begun, minute, view?.session.startAt, frame?.household.timeZone],
+  );
   if (!view || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const brief = sessions?.sessions.find((s) => s.id === id);
@@ -50,14 +63,11 @@ export function CookPage() {
   const mine = cooks.find((c) => c.cookId === me) ?? cooks[0];
   const current = mine?.task;
   const makespan = view.schedule?.makespanMin ?? 0;
-  const begun = closed.length + running.length > 0;
-  const startsAt = begun ? now : undefined;
-  const at = (min: number): string => (startsAt ? clockOf(addMinutes(startsAt, min), zone) : clockPlus(view.session.startAt, min));
   const hazards = [...new Set(view.tasks.filter((t) => !closedIds.has(t.id)).flatMap((t) => t.hazards))] as CautionPlace[];
   // before it begins the whole is looked at, then what is in hand comes first
   const score = (
     <>
-      <ScoreCard view={view} now={now} at={at} work={work} />
+      <ScoreCard view={view} minute={minute} at={at} onMove={work.move} />
       <OrderCard view={view} at={at} work={work} />
     </>
   );

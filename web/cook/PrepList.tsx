@@ -1,4 +1,5 @@
 import { Box, Card, Checkbox, Group, Text, Title } from '@mantine/core';
+import { memo } from 'react';
 import { countOf, listOf, sayMinutes } from '#core/kitchen';
 import type { TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -8,7 +9,7 @@ import { kindOf } from './words.ts';
 import type { TaskActions } from './taskActions.ts';
 
 /** What is to be cut, once for all dishes, in the order of the board: clean before raw; how much goes to each dish. */
-export function PrepList({ view, actions }: { view: SessionParts['cook']; actions: TaskActions }) {
+export const PrepList = memo(function PrepList({ view, actions }: { view: SessionParts['cook']; actions: TaskActions }) {
   const { sayMass } = useMeasures();
   const preps = view.tasks
     .filter((t) => t.prep)
@@ -29,7 +30,8 @@ export function PrepList({ view, actions }: { view: SessionParts['cook']; action
       </Group>
       {eve.length > 0 && (
         <Text size="sm" mt={4}>
-          May be cut the evening before: {listOf([...new Set(eve.map((t) => t.prep?.name ?? t.title))])}. Covered, in the fridge at 4 °C or under
+          May be cut the evening before: {listOf([...new Set(eve.map((t) => t.prep?.name ?? t.title))])}. Covered, in the fridge at 4 °C or
+          under
           {eve.some((t) => t.cleanliness >= 5) ? ', raw meat and fish apart and lowest' : ''}
           {eve.some((t) => t.prep?.ingredientId === 'garlic') ? '; garlic dry, never under oil' : ''}.
         </Text>
@@ -76,4 +78,4 @@ export function PrepList({ view, actions }: { view: SessionParts['cook']; action
       </Rows>
     </Card>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { Box, Button, Card, Group, Text } from '@mantine/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { sayFault, type Help, type Pin } from '#core/cook';
 import { sayMinutes } from '#core/kitchen';
 import { shortTitle } from '#core/session';
@@ -12,30 +12,29 @@ import { scoreRows, type FoldBy } from './scoreRows.ts';
 import { withOrder, type ScoreWork } from './useScore.ts';
 
 /** The score with what can be done to it: closer up, folded by things or dishes, a task moved and let go again. */
-export function ScoreCard({
+export const ScoreCard = memo(function ScoreCard({
   view,
-  now,
+  minute,
   at,
-  work,
+  onMove,
 }: {
   view: SessionParts['cook'];
-  now: string;
+  /** Now, to the minute. */
+  minute: string;
   at: (min: number) => string;
-  work: ScoreWork;
+  onMove: ScoreWork['move'];
 }) {
   const { write } = useCommands();
   const [by, setBy] = useState<FoldBy>('gear');
   const [zoom, setZoom] = useState<'whole' | 'close'>('whole');
   const [refused, setRefused] = useState<string>();
-  // the clock of the page ticks each second, the drawing moves by the minute
-  const minute = now.slice(0, 16);
-  const rows = useMemo(() => scoreRows(view, `${minute}:00.000Z`, by), [view, minute, by]);
+  const rows = useMemo(() => scoreRows(view, minute, by), [view, minute, by]);
   const { session } = view;
   const pinned = session.order?.pinned ?? [];
   const title = (id: string): string => shortTitle(view.tasks.find((t) => t.id === id)?.title ?? id);
   const move = async (to: Pin): Promise<void> => {
     setRefused(undefined);
-    const answer = await work.move(to).catch(() => undefined);
+    const answer = await onMove(to).catch(() => undefined);
     if (!answer) return setRefused('It could not be looked at here just now; it stays where it was.');
     if (answer.ok) {
       const data = withOrder(session, answer.placed ?? [], [...new Set([...pinned, to.taskId])]);
@@ -81,7 +80,7 @@ export function ScoreCard({
       </Box>
     </Card>
   );
-}
+});
 
 const helpers: Readonly<Record<string, string>> = {
   cook: 'One more pair of hands',

@@ -1,4 +1,5 @@
 import { Anchor, Box, Card, Checkbox, Text, Title } from '@mantine/core';
+import { memo } from 'react';
 import { listOf, sayMinutes } from '#core/kitchen';
 import type { TaskView } from '#core/session';
 import type { SessionParts } from '#core/queries';
@@ -53,7 +54,7 @@ function TaskRow({ task: t, n, view, at, actions, names }: Props & { task: TaskV
 }
 
 /** Each cook's work in order, numbered as in the score. */
-export function TaskLists(props: Props) {
+export const TaskLists = memo(function TaskLists(props: Props) {
   const { view } = props;
   const { cooks } = view.session;
   const first = cooks[0]?.id;
@@ -88,4 +89,4 @@ export function TaskLists(props: Props) {
       </Columns>
     </Card>
   );
-}
+});

@@ -29,7 +29,7 @@ export function WorktopPage() {
   const { data: view, error, refetch } = useSessionCook(id, { pollingInterval: 10_000 });
   const frame = useFrameQuery(undefined, { pollingInterval: 10_000 }).data;
   const now = useNow(1000);
-  const actions = useTaskActions(id, now);
+  const actions = useTaskActions(id);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
   const timers = view ? timersNow(view, now) : [];
   const alarms = useAlarms(timers);

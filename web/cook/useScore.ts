@@ -72,6 +72,7 @@ export function useScore(session: Session | undefined): ScoreWork {
         setFound(undefined);
       });
   }, [session, thread, looked]);
+  const move = useCallback((to: Pin) => thread().move(looked(), to), [thread, looked]);
   return {
     found,
     looking,
@@ -80,7 +81,7 @@ export function useScore(session: Session | undefined): ScoreWork {
     look,
     stop: () => void worker.current?.score.stop(),
     forget: () => setBetter(undefined),
-    move: (to) => thread().move(looked(), to),
+    move,
     help,
     askHelp: () => {
       setHelp([]);
