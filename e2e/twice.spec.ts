@@ -170,7 +170,7 @@ const asking = new WeakMap<Page, Set<Request>>();
 function watchAsking(page: Page): void {
   const open = new Set<Request>();
   asking.set(page, open);
-  page.on('request', (r) => void (/\/api\/(?!events|writes|undo)/.test(r.url()) && open.add(r)));
+  page.on('request', (r) => void (/\/api\/(?!events|writes|undo|live)/.test(r.url()) && open.add(r)));
   page.on('requestfinished', (r) => void open.delete(r));
   page.on('requestfailed', (r) => void open.delete(r));
 }

@@ -13,6 +13,7 @@ import { acceptEvents } from './events/index.ts';
 import { troubleOf } from './db/index.ts';
 import { damageRoutes, fileRoutes, noteDamage } from './files/index.ts';
 import { HttpRefusal, notWhileDamaged, notWhileHeld, type Context } from './http.ts';
+import { liveOf, type Live } from './live/index.ts';
 import { kitchenRoutes } from './kitchen/routes.ts';
 import { packRoutes } from './pack/routes.ts';
 import { recipeRoutes } from './recipe/routes.ts';
@@ -69,7 +70,7 @@ const onError =
   };
 
 /** The whole server over an open database: guarded door, API, and the built page. */
-export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): Express {
+export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): { app: Express; live: Live } {
   const app = express();
   app.disable('x-powered-by');
   app.use(guard);
@@ -101,7 +102,8 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     }),
   );
   // level 1: answers are small and the time to pack them counts more than the bytes
-  app.use(compression({ level: 1 }));
+  // what is told as it happens must not be gathered first
+  app.use(compression({ level: 1, filter: (req, res) => req.originalUrl !== '/api/live' && compression.filter(req, res) }));
   app.use(express.json({ limit: '24mb' }));
 
   app.get(
@@ -109,6 +111,8 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
   );
   app.use('/api', notWhileDamaged(ctx));
+  const { live, routes: liveRoutes } = liveOf(ctx);
+  app.use('/api', liveRoutes);
   for (const door of ['/api/events', '/api/writes', '/api/undo', '/api/codes']) app.post(door, notWhileHeld(ctx));
   app.post('/api/events', (req, res) => {
     const body = eventsBody.safeParse(req.body);
@@ -157,5 +161,5 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     app.get('/{*any}', (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(path.join(web, 'index.html')));
   }
   app.use(onError(ctx, options.log));
-  return app;
+  return { app, live };
 }

@@ -78,7 +78,7 @@ async function main(): Promise<void> {
     rmSync(making);
   }
 
-  const app = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
+  const { app, live } = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
   const listening = await listen(app, {
     ...(folder.port !== undefined && { remembered: folder.port }),
@@ -114,6 +114,7 @@ async function main(): Promise<void> {
       folder.unmark();
       process.exit(0);
     };
+    live.close();
     listening.server.close(finish);
     listening.server.closeIdleConnections();
     setTimeout(() => listening.server.closeAllConnections(), 1500).unref();

@@ -79,7 +79,7 @@ export function openedServer(dbFile: string, now: string): TestServer {
     migrationsFolder,
   };
   return {
-    app: createApp(ctx, { log: pino({ level: 'silent' }) }),
+    app: createApp(ctx, { log: pino({ level: 'silent' }) }).app,
     ctx,
     db: open.db,
     open,

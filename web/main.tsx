@@ -19,9 +19,14 @@ import { router } from './app/router.tsx';
 import { store } from './sync/store.ts';
 import { colours, schemeManager, theme } from './app/theme.ts';
 
+/** The first page comes first. */
+const liveAfterMs = 1000;
+
 startOneTap();
 startOutbox(store);
 void startDrafts(store);
+// once the first page stands
+setTimeout(() => void import('./sync/live.ts').then(({ startLive }) => startLive(store)), liveAfterMs);
 startServiceWorker();
 
 const root = document.getElementById('root');

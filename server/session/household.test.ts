@@ -210,7 +210,7 @@ describe('what is kept in memory', () => {
       const { createApp } = await import('../app.ts');
       const { pino } = await import('pino');
       const open = openDb(s.ctx.dbFile, s.ctx.migrationsFolder);
-      const app = createApp({ ...s.ctx, open, db: open.db }, { log: pino({ level: 'silent' }) });
+      const { app } = createApp({ ...s.ctx, open, db: open.db }, { log: pino({ level: 'silent' }) });
       const body = (await request(app).get(`/api${path}`)).body as unknown;
       open.sqlite.close();
       return body;

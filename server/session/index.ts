@@ -1,3 +1,4 @@
+export { versionOf } from './cache.ts';
 export { sessionRoutes } from './routes.ts';
 export { lastMade, sessionOf } from './answers.ts';
 export { settingOf } from './records.ts';
