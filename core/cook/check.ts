@@ -1,4 +1,4 @@
-import type { Kitchen, Progress, Slot } from './network.ts';
+import type { Kitchen, Progress, Slot } from './sitting.ts';
 import type { Task } from './tasks.ts';
 
 /** One law of the kitchen that a schedule breaks. */

@@ -13,17 +13,8 @@ export {
 } from './tasks.ts';
 export { checkSchedule, type ScheduleFault } from './check.ts';
 export { scheduler, scheduleTasks, type NoSchedule, type Schedule, type ScheduleProblem, type ScheduleResult } from './schedule.ts';
-export {
-  anotherDay,
-  forever,
-  scheduleModel,
-  type Kept,
-  type Kitchen,
-  type Pin,
-  type Progress,
-  type Sitting,
-  type Slot,
-} from './network.ts';
+export { anotherDay, forever, scheduleModel } from './network.ts';
+export type { Kept, Kitchen, Pin, Progress, Sitting, Slot } from './sitting.ts';
 export { keptOf, moveTask, type Moved } from './move.ts';
 export { wouldHelp, type Help } from './help.ts';
 export { sayFault, type FaultNames } from './sayFault.ts';

@@ -1,4 +1,5 @@
-import { scheduleModel, type Kept, type Pin, type Sitting, type Slot } from './network.ts';
+import { scheduleModel } from './network.ts';
+import type { Kept, Pin, Sitting, Slot } from './sitting.ts';
 import { scheduleTasks, type Schedule } from './schedule.ts';
 import { checkPlan, type PlanFault, type ScheduleModel } from './schedule/index.ts';
 

@@ -1,4 +1,4 @@
-import type { Progress, Slot } from './network.ts';
+import type { Progress, Slot } from './sitting.ts';
 import type { Pool, Span } from './schedule/index.ts';
 import type { Task } from './tasks.ts';
 

@@ -1,5 +1,6 @@
 import { solve, type Solver } from '#core/solve';
-import { planFrom, scheduleModel, slotsOf, type Kept, type Kitchen, type Progress, type Sitting, type Slot } from './network.ts';
+import { planFrom, scheduleModel, slotsOf } from './network.ts';
+import type { Kept, Kitchen, Progress, Sitting, Slot } from './sitting.ts';
 import { compile, scheduleSearch, simpleBounds, type Bound, type NoPlan, type Plan, type ScheduleModel } from './schedule/index.ts';
 import type { Task } from './tasks.ts';
 

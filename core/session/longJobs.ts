@@ -2,7 +2,7 @@ import type { Day, Instant, Session } from '#core/contract';
 import { overnightMin, type Task } from '#core/cook';
 import { addMinutes, dayOf, daysBetween } from '#core/kitchen';
 import type { SessionLog } from './log.ts';
-import { shortTitle } from './worktop.ts';
+import { shortTitle } from './titles.ts';
 
 /** A piece of work that goes on by itself over night or over days: drying, steeping, chilling until the fat can be lifted. */
 export interface LongJob {

@@ -1,5 +1,6 @@
 import type { Instant, Kind } from '#core/contract';
 import { minutesBetween } from '#core/kitchen';
+import { shortTitle } from './titles.ts';
 import type { SessionView, TaskView } from './view.ts';
 
 /** What one cook has in hand. */
@@ -54,12 +55,6 @@ export function doneEarly(t: TaskView, now: Instant): boolean {
   const left = leftOf(t, now);
   return left > early.leftMin && all - left < all * early.share;
 }
-
-/**
- * The first clause of a task's words, without its figures: what a voice can say.
- * @example shortTitle('Simmer, lid ajar; stir now and then.') // 'Simmer'
- */
-export const shortTitle = (title: string): string => title.split(/[.,;:]/)[0]?.trim() ?? title;
 
 /**
  * Each cook's next task: what is in their hands, then what is up and must be looked at, then the next that may begin.
