@@ -268,6 +268,16 @@ describe('raw and only browned meat', () => {
     expect(startOf(s, 'step:b:simmer') - endOf(s, 'step:b:pour')).toBeLessThanOrEqual(30);
     expect(startOf(s, 'step:b:pour') - endOf(s, 'step:b:brown')).toBeLessThanOrEqual(30);
   });
+  it('may wait as long as the recipe itself keeps it waiting', () => {
+    const d = braise({});
+    // the onions sweat in the pan that the meat was browned in
+    const steps = d.revision.steps.map((s) => (s.id === 'sweat' ? { ...s, after: ['brown'], takes: [] } : s));
+    const tasks = tasksFor([{ ...d, revision: { ...d.revision, steps } }], finder);
+    const limits = new Map(tasks.flatMap((t) => (t.windows ?? []).map((w) => [`${w.after} ${t.id}`, w.maxMin])));
+    expect(limits.get('step:b:brown step:b:pour')).toBe(30);
+    expect(limits.get('step:b:pour step:b:simmer')).toBe(40);
+    expect(plan(tasks).makespanMin).toBeGreaterThan(100);
+  });
   it('is free once it stood on the fire long enough to be cooked', () => {
     const tasks = tasksFor([braise({ kind: 'simmer', waitMin: 40 })], finder);
     expect(tasks.flatMap((t) => (t.windows ?? []).map((w) => w.after))).toEqual(['prep:chicken_thigh:diced:0']);

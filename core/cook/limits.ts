@@ -71,3 +71,57 @@ export function limitsOf(revision: Revision, finder: IngredientFinder): (step: S
       : []),
   ];
 }
+
+/** Work with limits of time. */
+interface Limited {
+  id: string;
+  after: readonly string[];
+  handsOnMin: number;
+  waitMin: number;
+  windows?: Limit[];
+}
+
+/** Tasks that a task leads to, through any number. */
+function leadsTo(tasks: readonly Pick<Limited, 'id' | 'after'>[]): (id: string) => ReadonlySet<string> {
+  const next = new Map<string, string[]>();
+  for (const t of tasks) for (const a of t.after) next.set(a, [...(next.get(a) ?? []), t.id]);
+  return (id) => {
+    const found = new Set<string>();
+    for (const open = [id]; open.length > 0;)
+      for (const n of next.get(open.pop()!) ?? [])
+        if (!found.has(n)) {
+          found.add(n);
+          open.push(n);
+        }
+    return found;
+  };
+}
+
+/**
+ * No limit that the recipe itself cannot keep: where work lies between what was browned and what it goes into, as long as that work takes one cook.
+ * @example asRecipesAllow(tasks) // the leeks sweat 40 min in the pan before the chicken goes back: it may wait 40
+ */
+export function asRecipesAllow<T extends Limited>(tasks: readonly T[]): T[] {
+  const after = leadsTo(tasks);
+  const byId = new Map(tasks.map((t) => [t.id, t]));
+  /** What it waits for since it was raw: all that work may come before it in the recipe. */
+  const rawSince = (id: string, seen = new Set<string>()): Set<string> => {
+    if (seen.has(id)) return seen;
+    seen.add(id);
+    for (const w of byId.get(id)?.windows ?? []) if (w.why === 'raw') rawSince(w.after, seen);
+    return seen;
+  };
+  return tasks.map((t) => {
+    if (!t.windows?.some((w) => w.why === 'raw')) return t;
+    const windows = t.windows.map((w) => {
+      if (w.why !== 'raw') return w;
+      const since = [...rawSince(w.after)].map(after);
+      const between = tasks.filter(
+        (x) => x.id !== t.id && x.id !== w.after && after(x.id).has(t.id) && !after(x.id).has(w.after) && since.some((s) => s.has(x.id)),
+      );
+      const work = between.reduce((sum, x) => sum + x.handsOnMin + (x.waitMin < overnightMin ? x.waitMin : 0), 0);
+      return { ...w, maxMin: Math.max(w.maxMin, work) };
+    });
+    return { ...t, windows };
+  });
+}

@@ -4,7 +4,7 @@ import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
 import { aheadOf, type Ahead } from './data/aheadRules.ts';
 import { coveredBy } from './ends.ts';
-import { limitsOf, rawFrom, rawLimit, type Limit } from './limits.ts';
+import { asRecipesAllow, limitsOf, rawFrom, rawLimit, type Limit } from './limits.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
 
 /** Work about the cooking that has no step in a recipe: it is planned with the rest. */
@@ -338,5 +338,7 @@ export function tasksFor(
         };
       });
   });
-  return [...[...preps.values()].map((p) => p.task), ...steps].map((task) => interrupted(asLastTime(task, times), interruptions));
+  return asRecipesAllow(
+    [...[...preps.values()].map((p) => p.task), ...steps].map((task) => interrupted(asLastTime(task, times), interruptions)),
+  );
 }

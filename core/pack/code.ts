@@ -65,3 +65,12 @@ export function readCode(typed: string, known: readonly string[]): TypedCode {
  * @example codeLink('K4MD8', 'https://kitchen.home') // 'https://kitchen.home/p/K4MD8'
  */
 export const codeLink = (code: string, address: string | undefined): string => `${(address ?? '').replace(/\/$/, '')}/p/${code}`;
+
+/**
+ * The code that a QR says: a pack's link at whatever address it was printed for, or the bare code; undefined for any other QR.
+ * @example scannedCode('https://kitchen.home/p/2229X') // '2229X'
+ */
+export function scannedCode(text: string): string | undefined {
+  const code = (/\/p\/([^/?#\s]+)\/?(?:[?#]|$)/.exec(text)?.[1] ?? text).trim().toUpperCase();
+  return isCode(code) ? code : undefined;
+}

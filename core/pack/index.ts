@@ -1,5 +1,5 @@
 export { choosePacks, freeAfter, type Free, type PackChoice, type PackGroup, type PackResult, type PackWish } from './choose.ts';
-export { codeFrom, codeLink, codeSigns, isCode, readCode, type TypedCode } from './code.ts';
+export { codeFrom, codeLink, codeSigns, isCode, readCode, scannedCode, type TypedCode } from './code.ts';
 export { cubeRounds, cubesThatFit, fillLimitMl, headspaceOf, outerMl, thicknessMm, type CubeRounds, type FillFigures } from './fill.ts';
 export * from './label/index.ts';
 export * from './reheat/index.ts';

@@ -9,6 +9,8 @@ import {
   cubesThatFit,
   fillLimitMl,
   isCode,
+  codeLink,
+  scannedCode,
   labelSpots,
   readCode,
   thicknessMm,
@@ -234,4 +236,26 @@ describe('labels', () => {
     expect(g.marginMm.top * 2 + g.rows * g.labelMm.h).toBeCloseTo(g.pageMm.h, 5);
     expect(() => labelSpots(1, 22, g)).toThrow(/1 to 21/);
   });
+});
+
+describe('what a QR says', () => {
+  it.each([
+    ['/p/2229X', '2229X'],
+    ['https://kitchen.home/p/2229X', '2229X'],
+    ['http://192.168.1.9:4173/p/2229x?from=label', '2229X'],
+    ['https://kitchen.home/p/2229X/', '2229X'],
+    [' 2229x ', '2229X'],
+    ['https://kitchen.home/p/2229Y', undefined],
+    ['https://kitchen.home/recipes/2229X', undefined],
+    ['WIFI:S:home;T:WPA;P:secret;;', undefined],
+    ['', undefined],
+  ])('%s', (text, code) => expect(scannedCode(text)).toBe(code));
+  it('is the code of every link that was printed', () =>
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 31 ** 4 - 1 }), fc.option(fc.webUrl(), { nil: undefined }), (n, address) => {
+        const code = codeFrom(n);
+        const origin = address === undefined ? undefined : new URL(address).origin;
+        expect(scannedCode(codeLink(code, origin))).toBe(code);
+      }),
+    ));
 });

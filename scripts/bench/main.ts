@@ -20,6 +20,7 @@ import { largeStores } from './large.ts';
 import { longLibrary } from './library.ts';
 import { logUnderLoad } from './load.ts';
 import { scaleAlone, typeOnThePage } from './scaling.ts';
+import { readCodes } from './scan.ts';
 import { scheduleAlone } from './schedule.ts';
 import { readAlone, readMethods, searchAlone, writeOnThePage } from './writing.ts';
 
@@ -48,6 +49,7 @@ await readAlone();
 await readMethods();
 await searchAlone();
 scheduleAlone();
+await readCodes();
 
 const open = openDb(path.join(folder, 'demo.sqlite'), migrations);
 const made = fillHousehold(open, { packs: 10_000, inStore: 360, events: 50_000, today });

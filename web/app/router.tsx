@@ -57,6 +57,7 @@ export const router = createBrowserRouter([
       { path: 'store/count', loader: preload('count'), lazy: lazy(() => import('../store/CountPage.tsx'), 'CountPage') },
       { path: 'welcome', loader: preload('kitchen', 'count'), lazy: lazy(() => import('../welcome/WelcomePage.tsx'), 'WelcomePage') },
       { path: 'p/:code', loader: preload('pack'), lazy: lazy(() => import('../store/PackDetailPage.tsx'), 'PackDetailPage') },
+      { path: 'scan', lazy: lazy(() => import('../scan/ScanPage.tsx'), 'ScanPage') },
       { path: 'eat', loader: preload('eat'), lazy: lazy(() => import('../eat/EatPage.tsx'), 'EatPage') },
       { path: 'kitchen', loader: preload('kitchen'), lazy: lazy(() => import('../kitchen/KitchenPage.tsx'), 'KitchenPage') },
       { path: 'history', lazy: lazy(() => import('../store/HistoryPage.tsx'), 'HistoryPage') },

@@ -1,5 +1,5 @@
-import { Combobox, Modal, Text, TextInput, useCombobox } from '@mantine/core';
-import { IconBolt, IconBook2, IconCalendarEvent, IconCarrot, IconPackage } from '@tabler/icons-react';
+import { Button, Combobox, Modal, Text, TextInput, useCombobox } from '@mantine/core';
+import { IconBolt, IconBook2, IconCalendarEvent, IconCarrot, IconPackage, IconQrcode } from '@tabler/icons-react';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { find, type FindEntry } from '#core/queries';
@@ -55,6 +55,11 @@ export default function Finder({ byCode, onClose }: { byCode: boolean; onClose: 
             onChange={(e) => setTyped(e.currentTarget.value)}
           />
         </Combobox.EventsTarget>
+        {byCode && typed.trim() === '' && (
+          <Button variant="outline" mt={10} leftSection={<IconQrcode size={20} aria-hidden />} onClick={() => go('/scan')}>
+            Read it with the camera
+          </Button>
+        )}
         {typed.trim() && found.length === 0 && (
           <Text inherit c="dimmed" py={14} px={4} role="status">
             Nothing of that name or code. Codes have five signs, such as K4MD8; an eaten pack is in History.

@@ -1,5 +1,5 @@
 import { Button, Drawer, SimpleGrid, Stack, Text } from '@mantine/core';
-import { IconKeyboard, IconPlus, IconSearch, type Icon } from '@tabler/icons-react';
+import { IconKeyboard, IconPlus, IconQrcode, IconSearch, type Icon } from '@tabler/icons-react';
 import { Link } from 'react-router';
 import { besides, stations } from './stations.ts';
 import { ThemeChoice } from './ThemeChoice.tsx';
@@ -44,6 +44,7 @@ export default function MoreSheet({ onClose, onFind }: { onClose: () => void; on
           <Tile key={to} to={to} name={name} Icon={Icon} onClick={onClose} />
         ))}
         <Tile to="/eat?log=1" name="Log a meal" Icon={IconPlus} onClick={onClose} />
+        <Tile to="/scan" name="Read a code" Icon={IconQrcode} onClick={onClose} />
         <Tile name="Find" Icon={IconSearch} onClick={onFind} />
         <Tile to="/kitchen?tab=device" name="This device" Icon={IconKeyboard} onClick={onClose} />
       </SimpleGrid>

@@ -10,6 +10,7 @@ export const actions: readonly FindEntry[] = (
     ['larder', 'Ingredients: weights, prices, how they keep', '/kitchen?tab=larder', 'larder trim density price'],
     ['newPlan', 'Plan a session', '/plan?new=1', 'new cook saturday'],
     ['count', 'Count what is in the freezer', '/store/count', 'first count stocktake enter'],
+    ['scan', 'Read the code on a lid with the camera', '/scan', 'qr scan picture label'],
     ['settle', 'Settle what was probably eaten', '/eat?settle=1', 'doubtful weekly forgot'],
     ['list', 'Shopping list', '/shop', 'print buy'],
     ['worktop', 'Worktop: cook side by side', '/worktop', 'tablet timers'],
