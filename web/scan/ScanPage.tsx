@@ -81,7 +81,14 @@ export function ScanPage() {
   };
   return (
     <Page>
-      <PageHead title="Read a code" lead="Hold the code of a lid before the camera; the pack comes up by itself." />
+      <PageHead
+        title="Read a code"
+        lead={
+          problem === undefined
+            ? 'Hold the code of a lid before the camera; the pack comes up by itself.'
+            : 'From a picture of the lid, or by its five signs.'
+        }
+      />
       <Stack maw={640}>
         <Card aria-label="Camera">
           {problem === undefined ? (
