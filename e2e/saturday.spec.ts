@@ -116,7 +116,7 @@ test('a Saturday of own recipes: a break for lunch, the baby’s food before raw
   await expect(page.getByRole('region', { name: 'All tasks' })).toContainText('Breaks: feed Mio 09:30 to 09:50, Tea 10:00 to 10:20');
   await expect(page.getByRole('region', { name: 'Prep list' })).toContainText('May be cut the evening before');
   await page.getByRole('button', { name: 'What would help?' }).click();
-  await expect(page.getByText(/Raw meat and fish last on the boards costs/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/Raw meat and fish last on the boards costs/)).toBeVisible({ timeout: 120_000 });
 });
 
 test('what steeps for a fortnight stands on Today, day after day, and says when it is ready and what comes then', async ({
