@@ -3,6 +3,8 @@ import { test as base, expect, type Page } from '@playwright/test';
 import { cpSync, existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { ulid } from 'ulid';
+import type { SessionParts } from '../core/queries/index.ts';
 import type { SessionView } from '../core/session/index.ts';
 import { startServer, type RunningServer } from '../scripts/server.mjs';
 
@@ -169,3 +171,31 @@ export const seriousFaults = async (page: Page): Promise<string[]> => {
       );
   });
 };
+
+/** Brings a task up next in its cook's hands, by logging as done what the order has before it; whose it is. */
+export async function bringUp(server: RunningServer, sessionId: string, title: string): Promise<string> {
+  for (let round = 0; round < 8; round += 1) {
+    const { tasks } = await getJson<SessionParts['cook']>(server, `/sessions/${sessionId}/cook`);
+    const task = tasks.find((t) => t.title.startsWith(title))!;
+    const before = tasks.filter((t) => t.cookId === task.cookId && !t.log && (t.startMin ?? Infinity) < task.startMin!);
+    if (before.length === 0) return task.cook!;
+    const { now } = await getJson<{ now: string }>(server, '/health');
+    const done = before.map((t, counter) => ({
+      id: ulid(),
+      type: 'taskDone',
+      subjects: [sessionId],
+      instant: now,
+      device: 'another',
+      counter,
+      version: 1,
+      data: { sessionId, taskId: t.id, what: t.title.slice(0, 100), ...(t.prep && { prep: t.prep }) },
+    }));
+    const res = await fetch(`${server.address}/api/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(done),
+    });
+    expect(res.status).toBe(200);
+  }
+  throw new Error(`“${title}” does not come up`);
+}

@@ -1,11 +1,7 @@
 import type { SessionsAnswer, StoreAnswer } from '#core/queries';
 import { expect, getJson, settled, test } from './base.ts';
 
-test('what one device logs shows on another by itself, on the list, at the worktop and on Today', async ({
-  page,
-  browser,
-  server,
-}) => {
+test('what one device logs shows on another by itself, on the list, at the worktop and on Today', async ({ page, browser, server }) => {
   const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
   const { id } = sessions.find((s) => s.day > '2026-11-24')!;

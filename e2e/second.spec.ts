@@ -1,6 +1,6 @@
 import type { EatAnswer, KitchenAnswer, PackAnswer, SessionsAnswer, StoreAnswer, TodayAnswer } from '#core/queries';
 import type { SessionView } from '#core/session';
-import { expect, getJson, moveClock, seriousFaults, settled, test } from './base.ts';
+import { bringUp, expect, getJson, moveClock, seriousFaults, settled, test } from './base.ts';
 
 const dinners = async (server: Parameters<typeof getJson>[0]): Promise<number> =>
   (await getJson<TodayAnswer>(server, '/today')).supplies.dinners.count;
@@ -133,8 +133,9 @@ test('a task done ten seconds in is asked about once, and one skipped by mistake
   const { sessions } = await getJson<SessionsAnswer>(server, '/sessions');
   const { id } = sessions.find((s) => s.day > '2026-11-24')!;
   await moveClock(server, '2026-11-28T09:00:00.000Z');
+  const cook = await bringUp(server, id, 'Roast the bones');
   await page.goto(`${server.address}/cook/${id}`);
-  await page.getByRole('button', { name: 'Joaquim', exact: true }).click();
+  await page.getByRole('button', { name: cook, exact: true }).click();
   const now = page.getByRole('region', { name: 'Do now' });
   await now.getByRole('button', { name: 'Start', exact: true }).click();
   await settled(page);

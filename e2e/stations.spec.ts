@@ -10,7 +10,7 @@ import type {
   TodayAnswer,
 } from '../core/queries/index.ts';
 import { addMinutes } from '../core/kitchen/index.ts';
-import { expect, getJson, moveClock, roastMinutes, settled, test } from './base.ts';
+import { bringUp, expect, getJson, moveClock, roastMinutes, settled, test } from './base.ts';
 
 /** The time on the kitchen clock so many minutes after nine, in winter. */
 const clockAfter = (minutes: number): string => addMinutes('2026-11-28T09:00:00.000Z', minutes).slice(11, 16);
@@ -141,12 +141,13 @@ test('Cook: a clock runs on, is given more time, and says when it is up', async 
   const id = await upcoming(server);
   await moveClock(server, '2026-11-28T09:00:00.000Z');
   const minutes = await roastMinutes(server, id);
+  const cook = await bringUp(server, id, 'Roast the bones');
   await page.goto(`${server.address}/cook/${id}`);
   const now = page.getByRole('region', { name: 'Do now' });
   // each device shows whose it is
-  await page.getByRole('button', { name: 'Neighbour', exact: true }).click();
+  await page.getByRole('button', { name: cook === 'Joaquim' ? 'Neighbour' : 'Joaquim', exact: true }).click();
   await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeHidden();
-  await page.getByRole('button', { name: 'Joaquim', exact: true }).click();
+  await page.getByRole('button', { name: cook, exact: true }).click();
   await expect(now.getByRole('heading', { name: 'Roast the bones until they are dark.' })).toBeVisible();
   await now.getByRole('button', { name: 'Start', exact: true }).click();
   await settled(page);

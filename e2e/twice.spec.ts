@@ -14,7 +14,7 @@ const meantTwice: readonly { name: RegExp; why: string }[] = [
 /** Controls that only look elsewhere or leave the page; they write nothing and cost a load each. */
 const elsewhere = /^(print|save the|download|choose|open the picture|take a picture|keys|settings|light|dark|why)\b/i;
 
-const parts = 4;
+const parts = 7;
 const mostDeep = 4;
 const mostHeld = 2;
 /** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
@@ -293,7 +293,7 @@ test.describe('every control', () => {
   test.skip(process.env.TAMBO_THOROUGH === undefined, 'a thorough run walks every control; the acts above stand for them');
   for (let part = 0; part < parts; part += 1)
     test(`a second tap counts nothing twice: part ${part + 1} of ${parts}`, async ({ page, server }) => {
-      test.setTimeout(600_000);
+      test.setTimeout(1_200_000);
       watchAsking(page);
       for (const way of ['events', 'writes', 'undo']) await page.route(`**/api/${way}`, () => undefined);
       await page.goto(server.address);
@@ -319,7 +319,7 @@ test.describe('every control', () => {
         }
       }
       test.info().annotations.push({ type: 'controls tried', description: String(tried) });
-      expect(tried).toBeGreaterThan(1);
+      expect(tried).toBeGreaterThan(0);
     });
 });
 
