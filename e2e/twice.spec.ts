@@ -293,7 +293,7 @@ test.describe('every control', () => {
   test.skip(process.env.TAMBO_THOROUGH === undefined, 'a thorough run walks every control; the acts above stand for them');
   for (let part = 0; part < parts; part += 1)
     test(`a second tap counts nothing twice: part ${part + 1} of ${parts}`, async ({ page, server }) => {
-      test.setTimeout(1_200_000);
+      test.setTimeout(1_800_000);
       watchAsking(page);
       for (const way of ['events', 'writes', 'undo']) await page.route(`**/api/${way}`, () => undefined);
       await page.goto(server.address);
