@@ -26,7 +26,7 @@ function* withMore({ kitchen, ...rest }: ScheduleProblem): Generator<{ what: Hel
   yield { what: 'cook', problem: { ...rest, kitchen: { ...kitchen, cooks: [...kitchen.cooks, { id: 'one more', name: 'one more' }] } } };
   if (potsMl?.length) yield { what: 'pot', problem: { ...rest, kitchen: { ...kitchen, potsMl: [...potsMl, Math.max(...potsMl)] } } };
   // an hour more of everybody who comes later or goes sooner
-  if (kitchen.cooks.some((c) => c.away?.length))
+  if (kitchen.cooks.some((c) => c.away?.some(([from, to]) => from <= 0 || to >= forever)))
     yield {
       what: 'hour',
       problem: { ...rest, kitchen: { ...kitchen, cooks: kitchen.cooks.map((c) => ({ ...c, away: longer(c.away ?? []) })) } },

@@ -29,23 +29,22 @@ export function kitchenOf(session: Session, world: Pick<World, 'equipment'>, gon
     return (m < 0 ? m + 1440 : m) - gone;
   };
   const { equipment } = world;
+  const countOf = (kind: Equipment['kind']): number => equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
   const capacity: Kitchen['capacity'] = { hob: burnersOf(world), oven: 1 };
   for (const kind of limiting) {
-    const count = equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
+    const count = countOf(kind);
     if (count > 0) capacity[kind] = count;
   }
   const potsMl = equipment.filter((e) => e.kind === 'pot').flatMap((e) => Array.from({ length: e.count }, () => brimMlOf(e) ?? 0));
   const ovens = equipment.filter((e) => e.kind === 'oven' && e.count > 0).map((e) => e.count);
-  const count = (kind: Equipment['kind']): number => equipment.filter((e) => e.kind === kind).reduce((s, e) => s + e.count, 0);
-  const sinks = count('sink');
+  const rests = restsOf(session, gone);
+  const sinks = countOf('sink');
   const wide = equipment.filter((e) => e.kind === 'worktop').reduce((s, e) => s + (e.widthMm ?? 0) * e.count, 0);
   const roomFor = wide > 0 ? Math.floor(wide / boardMm) : Infinity;
   const quiet = session.quiet && stretch(at(session.quiet[0]), at(session.quiet[1]));
   return {
     cooks: session.cooks.map(({ id, name, from, until }) => {
-      const away: Stretch[] = (session.breaks ?? []).flatMap((b) =>
-        b.cookId === undefined || b.cookId === id ? [stretch(at(b.from), at(b.until))].filter((s) => s !== undefined) : [],
-      );
+      const away = rests.filter((r) => r.cookId === id).map((r): Stretch => [Math.max(0, r.startMin), r.endMin]);
       if (from !== undefined && from !== session.startAt && at(from) > 0) away.push([0, at(from)]);
       if (until !== undefined && at(until) < forever) away.push([Math.max(0, at(until)), forever]);
       return { id, name, ...(away.length > 0 && { away }) };

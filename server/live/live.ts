@@ -38,7 +38,7 @@ export class Live {
     res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
     const now = this.#look();
     res.write(`retry: ${againMs}\n\n`);
-    // a page that has just come knows what it asked for; one that comes back is told when it missed something
+    // who comes back and missed nothing has nothing to be told
     const last = req.headers['last-event-id'];
     if (last === undefined || last !== idOf(now)) res.write(message(now));
     this.#streams.add(res);
