@@ -103,7 +103,11 @@ export async function getJson<T>(server: RunningServer, path: string): Promise<T
 
 /** Waits until a page stands: its parts are there and nothing on it waits for an answer any more. */
 export async function ready(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelector('main, .card.empty') !== null && document.querySelector('.loading') === null);
+  await page.waitForFunction(
+    () => document.querySelector('main') !== null && document.querySelector('.mantine-Skeleton-root') === null,
+    undefined,
+    { timeout: 30_000 },
+  );
   // what was switched is drawn with the next frame
   await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   // colours that fade over have faded

@@ -107,6 +107,7 @@ test('a pile is carried to another shelf by keys and by hand, and put back by un
   const packs = async (name: string) =>
     (await getJson<StoreAnswer>(server, '/store')).packs.filter((p) => p.name === name && p.status === 'frozen');
   await page.goto(`${server.address}/store`);
+  await ready(page);
   const pile = page.getByRole('button', { name: /^Seeded rye rolls: 3 packs/ });
   const before = await packs('Seeded rye rolls');
   await pile.focus();

@@ -15,6 +15,8 @@ const meantTwice: readonly { name: RegExp; why: string }[] = [
 const elsewhere = /^(print|save the|download|choose|open the picture|take a picture|keys|settings|light|dark|why)\b/i;
 
 const parts = 7;
+/** A slow machine draws a control late; one that never comes costs this much. */
+const patience = 6000;
 const mostDeep = 4;
 const mostHeld = 2;
 /** A control that was not there yet, or a machine too slow for an impatient tap, is tried anew. */
@@ -162,6 +164,14 @@ async function open(page: Page, address: string): Promise<void> {
   });
   await page.goto(address);
   await ready(page);
+  // an order that is worked out beside the page brings its controls when it is there
+  let before = '';
+  const stands = async (): Promise<boolean> => {
+    const was = before;
+    before = (await controls(page)).map((c) => c.name).join();
+    return before !== '' && before === was;
+  };
+  await expect.poll(stands, { timeout: 30_000, intervals: [100] }).toBe(true);
 }
 
 /** Questions under way: some taps ask for codes before they log. */
@@ -180,6 +190,8 @@ async function after(page: Page): Promise<string[]> {
   await page.waitForTimeout(80);
   await expect.poll(() => asking.get(page)?.size ?? 0, { timeout: 5000, intervals: [20] }).toBe(0);
   await page.waitForTimeout(20);
+  // a slow machine may still be about it: what a tap set going is done when the page has nothing to do
+  await page.evaluate(() => new Promise((done) => requestIdleCallback(done, { timeout: 3000 })));
   return meant(await queue(page));
 }
 
@@ -212,14 +224,14 @@ async function tapHere(page: Page, step: Named, how: How): Promise<string[] | un
   const c = await find(page, step);
   if (!c) return undefined;
   try {
-    if (how === 'once') await c.click({ timeout: 4000 });
-    else if (how === 'double') await c.dblclick({ timeout: 4000 });
+    if (how === 'once') await c.click({ timeout: patience });
+    else if (how === 'double') await c.dblclick({ timeout: patience });
     else if (how === 'twice') {
       const before = await stateOf(c);
-      await c.scrollIntoViewIfNeeded({ timeout: 4000 });
+      await c.scrollIntoViewIfNeeded({ timeout: patience });
       const at = await c.boundingBox();
       const since = Date.now();
-      await c.dblclick({ timeout: 4000 });
+      await c.dblclick({ timeout: patience });
       // an impatient third tap on the same spot, while what is there says the same: what has switched is switched back on purpose
       await page.waitForTimeout(150);
       if (at && !(await tapAgain(page, { x: at.x + at.width / 2, y: at.y + at.height / 2 }, step.name, before, since))) return undefined;

@@ -32,6 +32,8 @@ export function useCarry(): SensorDescriptor<SensorOptions>[] {
     useSensor(PointerSensor, { activationConstraint: { distance: pullFrom } }),
     useSensor(KeyboardSensor, {
       coordinateGetter: byShelf,
+      // a slow glide that is cut short would leave it over another shelf than the one aimed at
+      scrollBehavior: 'auto',
       keyboardCodes: { start: [KeyboardCode.Space], cancel: [KeyboardCode.Esc], end: [KeyboardCode.Space, KeyboardCode.Enter] },
     }),
   );

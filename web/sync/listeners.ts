@@ -49,8 +49,8 @@ listeners.startListening({
     const { payload } = action as ReturnType<typeof draftEdited | typeof draftDropped>;
     unkept.add(typeof payload === 'string' ? payload : payload.key);
     cancelActiveListeners();
-    // what was kept or given up must not come back
-    if (!draftDropped.match(action)) await delay(keepDraftMs);
+    // letters wait for the word to be whole; an act is written down at once: what was kept or given up must not come back
+    if (draftEdited.match(action) && action.payload.field !== undefined) await delay(keepDraftMs);
     await keepDrafts((getState() as { drafts: DraftsState }).drafts.byKey);
   },
 });
