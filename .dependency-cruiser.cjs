@@ -2,6 +2,7 @@
 const order = [
   'contract',
   'kitchen',
+  'access',
   'safety',
   'heat',
   'solve',

@@ -18,7 +18,7 @@ export async function buildServer() {
     sourcemap: true,
     logLevel: 'warning',
     // native, or reads its own data files
-    external: ['better-sqlite3', 'pino', 'pino-http', 'pdfkit', 'yazl', 'yauzl'],
+    external: ['better-sqlite3', 'pino', 'pino-http', 'pdfkit', 'yazl', 'yauzl', '@zxcvbn-ts/core', '@zxcvbn-ts/language-common'],
     banner: { js: "import{createRequire as __cr}from'node:module';const require=__cr(import.meta.url);" },
   });
   cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/migrations'), { recursive: true });

@@ -1,12 +1,12 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type ErrorRequestHandler, type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { z } from 'zod';
-import { guard } from './access/guard.ts';
+import { accessRoutes, fromHome, gate, guardFor, guestApp, homeOf, type Home } from './access/index.ts';
 import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
@@ -69,11 +69,21 @@ const onError =
     res.status(500).json({ message: 'Something went wrong here; nothing was changed. Try again.', refusals: [] });
   };
 
-/** The whole server over an open database: guarded door, API, and the built page. */
-export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): { app: Express; live: Live } {
+/** Over https: nothing but https from then on, and a page that shares its window with nobody. */
+const overHttps: RequestHandler = (req, res, next) => {
+  if (fromHome(req)) {
+    res.setHeader('Strict-Transport-Security', 'max-age=31536000');
+    res.setHeader('Cross-Origin-Opener-Policy', 'same-origin');
+  }
+  next();
+};
+
+/** The whole server over an open database: guarded door, API, and the built page; what it needs to be opened to the home network, and shut. */
+export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): { app: Express; live: Live; home: Home } {
   const app = express();
+  const home = homeOf(ctx, options.log);
   app.disable('x-powered-by');
-  app.use(guard);
+  app.use(guardFor(() => home.hosts()));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -93,6 +103,7 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
       hsts: false,
     }),
   );
+  app.use(overHttps);
   app.use(
     pinoHttp({
       logger: options.log,
@@ -110,8 +121,10 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     '/api/health',
     (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
   );
-  app.use('/api', notWhileDamaged(ctx));
   const { live, routes: liveRoutes } = liveOf(ctx);
+  app.use('/api', gate(home));
+  app.use('/api', accessRoutes(ctx, home, live));
+  app.use('/api', notWhileDamaged(ctx));
   app.use('/api', liveRoutes);
   for (const door of ['/api/events', '/api/writes', '/api/undo', '/api/codes']) app.post(door, notWhileHeld(ctx));
   app.post('/api/events', (req, res) => {
@@ -161,5 +174,6 @@ export function createApp(ctx: Context, options: { log: Logger; webFolder?: stri
     app.get('/{*any}', (_req, res) => res.setHeader('Cache-Control', 'no-cache').sendFile(path.join(web, 'index.html')));
   }
   app.use(onError(ctx, options.log));
-  return { app, live };
+  home.serve(app, guestApp(ctx, home, { live, ...(web !== undefined && { webFolder: web }) }));
+  return { app, live, home };
 }

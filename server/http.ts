@@ -19,6 +19,8 @@ export interface Context {
   held?: string;
   /** Set while the household's file is damaged: nothing is read or taken in until the cook has said what is to become of it. */
   damage?: { why: string; since: Instant };
+  /** Who came in over the home network and who was put out, for History. */
+  doorLines?: () => readonly { id: string; at: Instant; says: string }[];
   /** What the last start had to put right, for the page of copies. */
   startSaid?: string;
 }

@@ -1,36 +1,39 @@
-import type { Server } from 'node:http';
-import type { Express } from 'express';
+import type { Server } from 'node:net';
 
-const host = '127.0.0.1';
-const firstPort = 4173;
+/** Ports that are tried one after another when none is remembered. */
+const mostTried = 100;
 
-const tryPort = (app: Express, port: number): Promise<Server | undefined> =>
+const tryPort = (server: Server, host: string, port: number): Promise<boolean> =>
   new Promise((resolve, reject) => {
-    const server = app.listen(port, host, (error?: Error) => {
-      if (!error) return resolve(server);
-      if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE') return resolve(undefined);
+    const failed = (error: NodeJS.ErrnoException): void => {
+      server.off('listening', stands);
+      if (error.code === 'EADDRINUSE') return resolve(false);
       reject(error);
-    });
+    };
+    const stands = (): void => {
+      server.off('error', failed);
+      resolve(true);
+    };
+    server.once('error', failed);
+    server.once('listening', stands);
+    server.listen(port, host);
   });
 
 /**
- * Listens on this computer only. The first start takes 4173 or the next free port; later starts insist on the one the folder remembers,
- * since what waits on a device belongs to its address.
+ * Listens on a host: on the port that is asked for or remembered, else on the first free one.
+ * A port that is remembered is insisted on, since what waits on a device belongs to its address.
  */
 export async function listen(
-  app: Express,
-  wanted: { remembered?: number; asked?: number },
-): Promise<{ server: Server; port: number } | { taken: number }> {
+  server: Server,
+  host: string,
+  wanted: { remembered?: number; asked?: number; first: number },
+): Promise<{ port: number } | { taken: number }> {
   const fixed = wanted.asked ?? wanted.remembered;
-  if (fixed !== undefined) {
-    const server = await tryPort(app, fixed);
-    if (!server) return { taken: fixed };
+  const tried = fixed === undefined ? Array.from({ length: mostTried }, (_, i) => wanted.first + i) : [fixed];
+  for (const port of tried) {
+    if (!(await tryPort(server, host, port))) continue;
     const at = server.address();
-    return { server, port: typeof at === 'object' && at ? at.port : fixed };
+    return { port: typeof at === 'object' && at ? at.port : port };
   }
-  for (let port = firstPort; port < firstPort + 100; port += 1) {
-    const server = await tryPort(app, port);
-    if (server) return { server, port };
-  }
-  return { taken: firstPort };
+  return { taken: fixed ?? wanted.first };
 }

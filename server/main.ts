@@ -1,8 +1,10 @@
 import { existsSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
 import path from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { makeClock } from './clock/index.ts';
+import { askAtTerminal, type Home } from './access/index.ts';
 import { begin, mend } from './begin.ts';
 import { allDocuments, loadReference, troubleOf, type DiskTrouble } from './db/index.ts';
 import { ensureProjection } from './events/index.ts';
@@ -13,6 +15,9 @@ import type { Context } from './http.ts';
 import { listen } from './listen.ts';
 
 const here = import.meta.dirname;
+/** The computer's own listener is on loopback alone; the first start takes this port or the next free one. */
+const host = '127.0.0.1';
+const firstPort = 4173;
 const firstThat = (...folders: string[]): string => folders.find((f) => existsSync(f)) ?? folders[0] ?? here;
 const say = (text: string): void => void process.stdout.write(`${text}\n`);
 
@@ -29,6 +34,19 @@ function keepCopies(ctx: Context, log: pino.Logger): void {
     void dailyCopy(ctx).catch((error: unknown) => log.error(error, 'the daily copy was not made; it is tried again in an hour'));
   setTimeout(look, firstCopyMs).unref();
   setInterval(look, copyCheckMs).unref();
+}
+
+/** Opens the household to its home network where it stood open, or where this start was asked to. */
+async function toTheHome(home: Home, log: pino.Logger): Promise<void> {
+  try {
+    const asked = process.env.TAMBO_HOME === '1';
+    if (asked || process.env.TAMBO_NEW_PASSPHRASE === '1') await askAtTerminal(home, say);
+    await (asked ? home.open(home.door.file.now.name) : home.reopen());
+    if (home.isOpen) say(`Open to the home network: ${home.urls().join('  ')}`);
+  } catch (error) {
+    log.error(error);
+    say(`The home network stays shut: ${error instanceof Error ? error.message : 'see the log'}`);
+  }
 }
 
 async function main(): Promise<void> {
@@ -78,9 +96,11 @@ async function main(): Promise<void> {
     rmSync(making);
   }
 
-  const { app, live } = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
+  const { app, live, home } = createApp(ctx, { log, webFolder: firstThat(path.join(here, '../web'), path.join(here, '../dist/web')) });
   const asked = process.env.TAMBO_PORT === undefined ? undefined : Number(process.env.TAMBO_PORT);
-  const listening = await listen(app, {
+  const server = createServer(app);
+  const listening = await listen(server, host, {
+    first: firstPort,
     ...(folder.port !== undefined && { remembered: folder.port }),
     ...(asked !== undefined && { asked }),
   });
@@ -95,7 +115,9 @@ async function main(): Promise<void> {
   const address = `http://127.0.0.1:${listening.port}`;
   if (asked !== 0) folder.rememberPort(listening.port);
   folder.markRunning(address);
-  say(`Tambo is ready on ${address}\nStop it with Ctrl-C.`);
+  say(`Tambo is ready on ${address}`);
+  await toTheHome(home, log);
+  say('Stop it with Ctrl-C.');
 
   if (!begun.looking) {
     keepCopies(ctx, log);
@@ -115,9 +137,9 @@ async function main(): Promise<void> {
       process.exit(0);
     };
     live.close();
-    listening.server.close(finish);
-    listening.server.closeIdleConnections();
-    setTimeout(() => listening.server.closeAllConnections(), 1500).unref();
+    void home.stop().finally(() => server.close(finish));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), 1500).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

@@ -11,6 +11,7 @@ export * from './session.ts';
 export * from './correction.ts';
 export * from './events.ts';
 export * from './writes.ts';
+export * from './access.ts';
 export { exportJsonSchema, exportSchema } from './export.ts';
 export { refusals } from './refusals.ts';
 export { intentId, stateOf } from './intent.ts';

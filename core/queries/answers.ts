@@ -349,7 +349,8 @@ export interface HistoryAnswer {
     id: string;
     at: Instant;
     says: string;
-    type: 'event' | 'change';
+    /** A door's line tells who came in and who was put out; it cannot be taken back. */
+    type: 'event' | 'change' | 'door';
     undone: boolean;
     undoneBy?: string;
     /** The newest taking back or bringing back of it. */

@@ -29,4 +29,4 @@ export { changesAnswer, declineRevisions, withRevisions, type ChangedDish, type 
 export { recordAnswer, type MadeRun, type Pair, type RecordAnswer } from './recipeRecord.ts';
 export type * from './writing.ts';
 export type * from './copies.ts';
-export { isSessionPart, sessionPart, type PackedBatch, type SessionPart, type SessionParts } from './parts.ts';
+export { isSessionPart, sessionPart, type PackedBatch, type HelpAnswer, type SessionPart, type SessionParts } from './parts.ts';

@@ -1,3 +1,4 @@
+import type { Instant } from '#core/contract';
 import type { BatchView, SessionView, TaskView } from '#core/session';
 
 /** A session as each of its pages needs it: what is asked for is what is shown. */
@@ -16,6 +17,17 @@ export interface SessionParts {
     /** Things to buy, and what is bought by weight. */
     buy: { things: number; massG: number };
   };
+}
+
+/** What a helper's one-evening link shows: the work of one session, and nothing else of the household. */
+export interface HelpAnswer {
+  now: Instant;
+  /** The server's clock stands, as for pictures. */
+  stopped: boolean;
+  zone: string;
+  /** When the link ends. */
+  until: Instant;
+  cook: SessionParts['cook'];
 }
 
 /** A dish of which something was done already: what a plan without it leaves behind. */

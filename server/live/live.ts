@@ -18,7 +18,8 @@ const mostStreams = 60;
  * Only that there is something new is told; what it is, each page asks for itself.
  */
 export class Live {
-  readonly #streams = new Set<Response>();
+  /** Each with the device it goes to; the computer's own pages have none. */
+  readonly #streams = new Map<Response, string | undefined>();
   readonly #look: () => AsOf;
   #told = '';
   #beat: NodeJS.Timeout | undefined;
@@ -41,8 +42,8 @@ export class Live {
     // who comes back and missed nothing has nothing to be told
     const last = req.headers['last-event-id'];
     if (last === undefined || last !== idOf(now)) res.write(message(now));
-    this.#streams.add(res);
-    this.#beat ??= setInterval(() => this.#streams.forEach((s) => s.write(': still here\n\n')), beatMs).unref();
+    this.#streams.set(res, res.locals.device as string | undefined);
+    this.#beat ??= setInterval(() => this.#streams.forEach((_, s) => s.write(': still here\n\n')), beatMs).unref();
     res.on('close', () => this.#gone(res));
   };
 
@@ -52,11 +53,26 @@ export class Live {
     const now = this.#look();
     if (idOf(now) === this.#told) return;
     this.#told = idOf(now);
-    for (const s of this.#streams) s.write(message(now));
+    for (const s of this.#streams.keys()) s.write(message(now));
+  }
+
+  /** Whether a page of this device is open. */
+  isOpen(device: string): boolean {
+    return [...this.#streams.values()].includes(device);
+  }
+
+  /** A device that was put out is told nothing more. */
+  end(device: string): void {
+    for (const [s, to] of this.#streams) if (to === device) s.end();
+  }
+
+  /** All that came over the home network. */
+  endAll(): void {
+    for (const [s, to] of this.#streams) if (to !== undefined) s.end();
   }
 
   close(): void {
-    for (const s of this.#streams) s.end();
+    for (const s of this.#streams.keys()) s.end();
   }
 
   #gone(res: Response): void {

@@ -164,7 +164,9 @@ function changed(db: Db, limit: number): Entry[] {
   return [...writes.values()];
 }
 
-/** Events and document changes, newest first, each with what takes it back or brings it back. */
+const atTheDoor = (ctx: Context): Entry[] => (ctx.doorLines?.() ?? []).map((l) => ({ ...l, type: 'door', undone: false, subjects: [] }));
+
+/** Events and document changes, newest first, each with what takes it back or brings it back; who came in over the home network among them. */
 export const history = (ctx: Context, limit: number): HistoryAnswer => ({
-  entries: [...logged(ctx, limit), ...changed(ctx.db, limit)].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit),
+  entries: [...logged(ctx, limit), ...changed(ctx.db, limit), ...atTheDoor(ctx)].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit),
 });
