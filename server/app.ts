@@ -6,7 +6,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { z } from 'zod';
-import { accessRoutes, fromHome, gate, guardFor, guestApp, homeOf, type Home } from './access/index.ts';
+import { accessRoutes, fromHome, gate, guardFor, guestApp, homeOf, type Home, type HomeEnv } from './access/index.ts';
 import { deviceRoutes } from './devices/routes.ts';
 import { eatRoutes } from './eat/routes.ts';
 import { acceptEvents } from './events/index.ts';
@@ -79,9 +79,12 @@ const overHttps: RequestHandler = (req, res, next) => {
 };
 
 /** The whole server over an open database: guarded door, API, and the built page; what it needs to be opened to the home network, and shut. */
-export function createApp(ctx: Context, options: { log: Logger; webFolder?: string }): { app: Express; live: Live; home: Home } {
+export function createApp(
+  ctx: Context,
+  options: { log: Logger; webFolder?: string; home?: HomeEnv },
+): { app: Express; live: Live; home: Home } {
   const app = express();
-  const home = homeOf(ctx, options.log);
+  const home = homeOf(ctx, options.log, options.home);
   app.disable('x-powered-by');
   app.use(guardFor(() => home.hosts()));
   app.use(

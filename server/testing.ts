@@ -4,6 +4,7 @@ import path from 'node:path';
 import type { Express } from 'express';
 import { pino } from 'pino';
 import type { TamboEvent } from '#core/contract';
+import type { Home, HomeEnv } from './access/index.ts';
 import { createApp } from './app.ts';
 import { makeClock, type Clock } from './clock/index.ts';
 import { makeDemo } from './demo/index.ts';
@@ -15,6 +16,9 @@ import { loadReference, openDb, type Db, type OpenDb } from './db/index.ts';
 /** A server over a real database in a folder of its own, for tests. */
 export interface TestServer {
   app: Express;
+  home: Home;
+  /** What its home network looks like; changed to look like another. */
+  homeEnv: HomeEnv;
   ctx: Context;
   db: Db;
   open: OpenDb;
@@ -78,13 +82,19 @@ export function openedServer(dbFile: string, now: string): TestServer {
     clock,
     migrationsFolder,
   };
+  // on loopback alone, on any port, without a word to the network
+  const homeEnv: HomeEnv = { TAMBO_HOME_ADDRESSES: '127.0.0.1', TAMBO_HOME_PORT: '0', TAMBO_HOME_QUIET: '1' };
+  const { app, home } = createApp(ctx, { log: pino({ level: 'silent' }), home: homeEnv });
   return {
-    app: createApp(ctx, { log: pino({ level: 'silent' }) }).app,
+    app,
+    home,
+    homeEnv,
     ctx,
     db: open.db,
     open,
     clock,
     close() {
+      void home.stop();
       ctx.jobs.stopAll();
       ctx.open.close();
       rmSync(folder, { recursive: true, force: true });

@@ -122,6 +122,6 @@ export const derOf = (certPem: string): Buffer => Buffer.from(new x509.X509Certi
 
 /** The authority's SHA-256 as certificate pages show it, and as words to be read out. */
 export async function fingerprintOf(certPem: string): Promise<{ words: string[]; hex: string }> {
-  const sha = new Uint8Array(await crypto.subtle.digest('SHA-256', derOf(certPem)));
+  const sha = new Uint8Array(await crypto.subtle.digest('SHA-256', new Uint8Array(derOf(certPem))));
   return { words: fingerprintWords(sha), hex: sayHex(sha) };
 }

@@ -9,7 +9,7 @@ export { guardFor, fromHome } from './guard.ts';
 export { gate, accessRoutes } from './routes.ts';
 export { askAtTerminal } from './terminal.ts';
 export { guestApp } from './guests.ts';
-export type { Home } from './home.ts';
+export type { Home, HomeEnv } from './home.ts';
 
 /** The door of a household, from the file beside its data. */
 export function homeOf(ctx: Context, log: Logger, env?: HomeEnv): Home {

@@ -12,6 +12,7 @@ const keyBytes = 32;
 const words = 5;
 /** What the estimate of guesses has to reach, of 4: "safely unguessable" where tries are slowed. */
 const leastScore = 3;
+const leastRest = 8;
 
 /** The same letters are the same passphrase however a keyboard puts them together. */
 const plain = (passphrase: string): string => passphrase.normalize('NFKC');
@@ -41,7 +42,9 @@ export async function weakness(passphrase: string, near: readonly string[]): Pro
   const common = await import('@zxcvbn-ts/language-common');
   const factory = new ZxcvbnFactory({ dictionary: common.dictionary, graphs: common.adjacencyGraphs });
   const { score } = factory.check(plain(passphrase), [...near]);
-  return score < leastScore ? 'It would be guessed early: it is much used, or made of what stands near. Take more words, or five that Tambo makes up.' : undefined;
+  // what is left of it without the household's own words has to be worth something
+  const rest = near.reduce((text, word) => text.replaceAll(word.toLowerCase(), ''), plain(passphrase).toLowerCase()).replace(/[\s\W_]/g, '');
+  return score < leastScore || rest.length < leastRest ? 'It would be guessed early: it is much used, or made of what stands near. Take more words, or five that Tambo makes up.' : undefined;
 }
 
 /** A secret that a device carries, and what is kept of it. */
