@@ -41,12 +41,15 @@ function serviceWorker(): Plugin {
   };
 }
 
+/** The household's pages, and the small one that a device sees before it is trusted, or for one evening. */
+const pages = ['index.html', 'guest.html'].map((p) => path.join(root, 'web', p));
+
 /** The page: built into dist/web, served by the server; in development the API is proxied. */
 export default defineConfig({
   root: 'web',
   publicDir: 'public',
   plugins: [react(), serviceWorker()],
-  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900 },
+  build: { outDir: '../dist/web', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900, rollupOptions: { input: pages } },
   server: { port: 5173, proxy: { '/api': 'http://127.0.0.1:4173' } },
   worker: { format: 'es' },
 });

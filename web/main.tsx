@@ -10,27 +10,28 @@ import { MantineProvider } from '@mantine/core';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
-import { RouterProvider } from 'react-router';
 import { startOneTap } from './ui/oneTap.ts';
 import { startDrafts } from './sync/listeners.ts';
 import { startOutbox } from './sync/outbox.ts';
 import { startServiceWorker } from './sync/serviceWorker.ts';
-import { router } from './app/router.tsx';
+import { arrive, isArriving } from './sync/carry.ts';
+import { AtTheDoor } from './app/AtTheDoor.tsx';
 import { store } from './sync/store.ts';
 import { colours, schemeManager, theme } from './app/theme.ts';
 
 /** The first page comes first. */
 const liveAfterMs = 1000;
 
-startOneTap();
-startOutbox(store);
-void startDrafts(store);
-// once the first page stands
-setTimeout(() => void import('./sync/live.ts').then(({ startLive }) => startLive(store)), liveAfterMs);
-startServiceWorker();
-
-const root = document.getElementById('root');
-if (root) {
+function start(root: HTMLElement): void {
+  startOneTap();
+  startOutbox(store);
+  void startDrafts(store);
+  // once the first page stands
+  setTimeout(() => {
+    void import('./sync/live.ts').then(({ startLive }) => startLive(store));
+    void import('./sync/heard.ts').then(({ startHeard }) => startHeard(store));
+  }, liveAfterMs);
+  startServiceWorker();
   createRoot(root).render(
     <StrictMode>
       <Provider store={store}>
@@ -41,9 +42,14 @@ if (root) {
           defaultColorScheme="auto"
           deduplicateCssVariables={false}
         >
-          <RouterProvider router={router} />
+          <AtTheDoor />
         </MantineProvider>
       </Provider>
     </StrictMode>,
   );
 }
+
+const root = document.getElementById('root');
+// a device that comes over from the household's old name unpacks first, then begins as the same device
+if (isArriving()) void arrive();
+else if (root) start(root);

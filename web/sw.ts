@@ -16,7 +16,7 @@ declare const self: Scope & typeof globalThis;
 const keptHeader = 'x-tambo-kept';
 const patienceSeconds = 4;
 /** Answers that are files, large, or kept elsewhere. */
-const passedOn = /^\/api\/(health|live|ground|labels\.pdf|backup|export|test)/;
+const passedOn = /^\/api\/(health|live|door|home|ground|labels\.pdf|backup|export|test)/;
 
 /** The app itself stands on the device; a page is always the same shell. */
 precacheAndRoute(self.__WB_MANIFEST);

@@ -1,4 +1,5 @@
 import type { Instant } from '#core/contract';
+import type { SaidCaution } from '#core/safety';
 import type { BatchView, SessionView, TaskView } from '#core/session';
 
 /** A session as each of its pages needs it: what is asked for is what is shown. */
@@ -28,6 +29,8 @@ export interface HelpAnswer {
   /** When the link ends. */
   until: Instant;
   cook: SessionParts['cook'];
+  /** What to mind while it is done. */
+  cautions: SaidCaution[];
 }
 
 /** A dish of which something was done already: what a plan without it leaves behind. */

@@ -77,7 +77,7 @@ describe('a helper’s evening', () => {
     const { base, token } = await link();
     const first = help(await ask(`${base}/api/help/${token}`));
     expect(first.cook.session.id).toBe(session.id);
-    expect(Object.keys(first).toSorted()).toEqual(['cook', 'now', 'stopped', 'until', 'zone']);
+    expect(Object.keys(first).toSorted()).toEqual(['cautions', 'cook', 'now', 'stopped', 'until', 'zone']);
     const task = first.cook.tasks.find((t) => !t.log)!;
     const act = (kind: string, id: string, more: Ask = {}): Promise<Said> =>
       ask(`${base}/api/help/${token}/act`, { body: { id, taskId: task.id, act: kind }, ...more });

@@ -3,11 +3,12 @@ import { finishTask, reopenTask, startTask, type Act } from '#core/commands';
 import { versions, type HelpAct, type HelperLink, type TamboEvent } from '#core/contract';
 import { sayTask } from '#core/cook';
 import { addDays, dayOf, instantAt, minutesBetween } from '#core/kitchen';
+import { cautionsFor, type CautionPlace } from '#core/safety';
 import { sessionPart, type HelpAnswer } from '#core/queries';
 import type { TaskView } from '#core/session';
 import { acceptEvents } from '../events/index.ts';
 import { HttpRefusal, type Context } from '../http.ts';
-import { householdOf, sessionOf, sessionViewOf } from '../session/index.ts';
+import { householdOf, sessionOf, sessionViewOf, settingOf } from '../session/index.ts';
 import type { AccessLink } from './accessFile.ts';
 import type { Door } from './door.ts';
 import { newToken, tokenHash } from './passphrase.ts';
@@ -81,7 +82,10 @@ export class Helpers {
   answer(token: string): HelpAnswer {
     const link = this.linkOf(token);
     const cook = sessionPart(sessionViewOf(this.#ctx, sessionOf(this.#ctx, link.sessionId)), 'cook');
-    return { now: this.#ctx.clock.now(), stopped: this.#ctx.clock.stopped, zone: zoneOf(this.#ctx), until: link.until, cook };
+    const { world } = settingOf(this.#ctx);
+    const places = [...new Set(cook.tasks.filter((t) => !isClosed(t)).flatMap((t) => t.hazards))] as CautionPlace[];
+    const cautions = cautionsFor([...places, 'cooling'], world.household.country, world.figures);
+    return { now: this.#ctx.clock.now(), stopped: this.#ctx.clock.stopped, zone: zoneOf(this.#ctx), until: link.until, cook, cautions };
   }
 
   /** What a helper did with a task; what stands so already is not logged again. */
@@ -110,6 +114,8 @@ export class Helpers {
   }
 }
 
+const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
+
 const named = (ctx: Context, id: string): string | undefined => {
   try {
     return sessionOf(ctx, id).name;
@@ -122,7 +128,7 @@ const named = (ctx: Context, id: string): string | undefined => {
 function actOf(sessionId: string, t: TaskView, { act, cookId }: HelpAct, now: string): Act | undefined {
   const seen = { sessionId, taskId: t.id, what: sayTask(t), prep: t.prep, seen: t.seen };
   const state = t.log?.state;
-  const closed = state === 'done' || state === 'skipped';
+  const closed = isClosed(t);
   if (act === 'start') return state === 'running' || closed ? undefined : startTask(seen, cookId);
   if (act === 'takeBack') return closed ? reopenTask(seen) : undefined;
   if (closed) return undefined;

@@ -29,6 +29,8 @@ const tabs = [
 const Larder = aside(async () => ({ default: (await import('./Larder.tsx')).Larder }), <Waiting />);
 const Figures = aside(async () => ({ default: (await import('./Figures.tsx')).Figures }), <Waiting />);
 
+const HomeCard = aside(async () => ({ default: (await import('../door/HomeCard.tsx')).HomeCard }));
+
 type Tab = (typeof tabs)[number][0];
 
 /** Kitchen: who eats and when, what there is to cook, pack and store in. */
@@ -72,7 +74,12 @@ export function KitchenPage() {
             </>
           )}
           {tab === 'device' && <ThisDevice household={data.household} />}
-          {tab === 'household' && <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />}
+          {tab === 'household' && (
+            <>
+              <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />
+              <HomeCard zone={data.household.timeZone} />
+            </>
+          )}
         </Tabs.Panel>
       </Tabs>
     </Page>

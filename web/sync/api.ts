@@ -1,5 +1,5 @@
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
-import type { RecipeList, Refusal } from '#core/contract';
+import type { ComeIn, DoorAnswer, HomeAnswer, RecipeList, Refusal } from '#core/contract';
 import type { IngredientRow } from '#core/kitchen';
 import type {
   BackupsAnswer,
@@ -43,7 +43,7 @@ const partOf = (part: SessionPart) => (id: string) => `/sessions/${encodeURIComp
 export const api = createApi({
   reducerPath: 'api',
   baseQuery,
-  tagTypes: ['World'],
+  tagTypes: ['World', 'Home'],
   refetchOnReconnect: true,
   refetchOnFocus: true,
   endpoints: (b) => ({
@@ -104,6 +104,16 @@ export const api = createApi({
     readCalendar: b.mutation<CalendarAnswer, { text: string; fileName: string }>({
       query: (body) => ({ url: '/calendar/read', method: 'POST', body }),
     }),
+    /** How this page stands at the household's door. */
+    door: b.query<DoorAnswer, void>({ query: () => '/door' }),
+    comeIn: b.mutation<unknown, ComeIn>({ query: (body) => ({ url: '/door/in', method: 'POST', body }) }),
+    home: b.query<HomeAnswer, void>({ query: () => '/home', providesTags: ['Home'] }),
+    suggestPassphrase: b.mutation<{ passphrase: string }, void>({ query: () => '/home/suggested' }),
+    /** Opens, shuts, names, puts out: each answers with how the household stands then. */
+    changeHome: b.mutation<HomeAnswer, { path: string; body?: object }>({
+      query: ({ path, body = {} }) => ({ url: `/home/${path}`, method: 'POST', body }),
+      invalidatesTags: ['Home', 'World'],
+    }),
     history: b.query<HistoryAnswer, number>({ query: (limit) => `/history?limit=${limit}`, providesTags: ['World'] }),
   }),
 });
@@ -151,6 +161,11 @@ export const {
   useLarderQuery,
   useReferenceQuery,
   useReadCalendarMutation,
+  useDoorQuery,
+  useComeInMutation,
+  useHomeQuery,
+  useSuggestPassphraseMutation,
+  useChangeHomeMutation,
 } = api;
 
 /** What went wrong, and what was refused. */

@@ -5,7 +5,7 @@ import {
   type FetchBaseQueryError,
   type FetchBaseQueryMeta,
 } from '@reduxjs/toolkit/query/react';
-import { reached, offline, type OutboxState } from './outboxSlice.ts';
+import { offline, reached, shut, type OutboxState } from './outboxSlice.ts';
 
 const network = fetchBaseQuery({ baseUrl: '/api' });
 
@@ -25,6 +25,7 @@ export const baseQuery: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
   const silent = result.error?.status === 'FETCH_ERROR' || result.meta?.response?.headers.has('x-tambo-kept') === true;
   const state = (): OutboxState => (api.getState() as { outbox: OutboxState }).outbox;
   if (!silent) {
+    if (result.error?.status === 401) api.dispatch(shut());
     if (!state().online) {
       api.dispatch(reached());
       backAgain.dispatchEvent(new Event('back'));

@@ -34,7 +34,8 @@ export function startLive(store: AppStore): void {
     }, settleMs);
   };
   const ask = (): void => {
-    if (document.visibilityState !== 'visible') return;
+    // a device that is not let in is told nothing, and asks for nothing
+    if (document.visibilityState !== 'visible' || store.getState().outbox.shut) return;
     void fetch('/api/live/now')
       .then((res) => (res.ok ? (res.json() as Promise<Told>) : undefined))
       .then((told) => told && heard(told))

@@ -131,7 +131,7 @@ async function sendAll(): Promise<boolean> {
     return true;
   } catch (error) {
     store.dispatch(offline(undefined));
-    if (error instanceof DoorShut) store.dispatch(shut());
+    if (error instanceof DoorShut && error.status === 401) store.dispatch(shut());
     if (error instanceof Again && error.says !== undefined) store.dispatch(toldLater(error.says));
     // without a connection the pages are made here, with what waits
     store.dispatch(api.util.invalidateTags(['World']));

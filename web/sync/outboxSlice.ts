@@ -58,6 +58,9 @@ export const outboxSlice = createSlice({
     shut: (state) => {
       state.shut = true;
     },
+    letIn: (state) => {
+      state.shut = false;
+    },
     toldLater: (state, action: PayloadAction<string>) => {
       state.notNow = action.payload;
     },
@@ -80,4 +83,4 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { loaded, added, sent, sentElsewhere, shut, toldLater, wasRefused, putAside, offline, reached, notKept } = outboxSlice.actions;
+export const { loaded, added, sent, sentElsewhere, shut, letIn, toldLater, wasRefused, putAside, offline, reached, notKept } = outboxSlice.actions;

@@ -21,7 +21,14 @@ export class Again extends Error {
   }
 }
 /** This device is not let in: everything is kept until it is. */
-export class DoorShut extends Error {}
+export class DoorShut extends Error {
+  /** 401: it may come in again; 403: its page is not one of the household's. */
+  readonly status: number;
+  constructor(status: number) {
+    super(`answered ${status}`);
+    this.status = status;
+  }
+}
 
 const mostEvents = 200;
 /** A server that fails over one and the same entry this often will not take it the next time either. */
@@ -38,7 +45,7 @@ type Verdict = 'answered' | 'broke' | 'unread';
  */
 function verdictOf(status: number, says?: string): Verdict {
   if (later.has(status)) throw new Again(`answered ${status}`, says);
-  if (status === 401 || status === 403) throw new DoorShut(`answered ${status}`);
+  if (status === 401 || status === 403) throw new DoorShut(status);
   if (status >= 500) return 'broke';
   return status < 300 || status === 409 || status === 422 ? 'answered' : 'unread';
 }
