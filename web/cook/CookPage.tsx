@@ -21,6 +21,7 @@ import { useOwnCook } from './useOwnCook.ts';
 import { DoneEarly } from './DoneEarly.tsx';
 import { NowCard } from './NowCard.tsx';
 import { Timers } from './Timers.tsx';
+import { aside } from '../ui/aside.tsx';
 import { Note } from '../ui/Note.tsx';
 import { Columns } from '../ui/Columns.tsx';
 import { Rows } from '../ui/Rows.tsx';
@@ -31,6 +32,8 @@ const clockFrom =
   (min: number): string =>
     from ? clockOf(addMinutes(from, min), zone) : clockPlus(startAt, min);
 
+const HelperSheet = aside(() => import('../door/HelperSheet.tsx'));
+
 /** Cook: what to do now, large; what is on the clock; the score of hands and pots; every task in order. */
 export function CookPage() {
   const { id = '' } = useParams();
@@ -40,6 +43,7 @@ export function CookPage() {
   const now = useNow(1000);
   const actions = useTaskActions(id);
   const [free, setFree] = useState<ReadonlySet<string>>(new Set());
+  const [helper, setHelper] = useState(false);
   const [me, setMe] = useOwnCook(id);
   const work = useScore(view?.session);
   // what is drawn by the minute is not drawn anew by the second
@@ -100,6 +104,9 @@ export function CookPage() {
         <Button component={Link} variant="outline" to={`/worktop/${id}`}>
           Worktop
         </Button>
+        <Button variant="outline" visibleFrom="sm" onClick={() => setHelper(true)}>
+          Helper
+        </Button>
         <Button variant="outline" visibleFrom="sm" onClick={() => window.print()}>
           Print
         </Button>
@@ -109,6 +116,7 @@ export function CookPage() {
           </Button>
         )}
       </PageHead>
+      {helper && <HelperSheet sessionId={id} zone={zone} onClose={() => setHelper(false)} />}
       <DoneEarly actions={actions} now={now} />
       {view.scheduleError && (
         <Note tone="bad" role="alert">

@@ -1,5 +1,5 @@
 import { Anchor, Button, Card, Group, Stack, Text, Title } from '@mantine/core';
-import type { HomeAnswer } from '#core/contract';
+import type { HomeAnswer, Household } from '#core/contract';
 import { countOf, dayOf, sayDayYear } from '#core/kitchen';
 import { useHomeQuery } from '../sync/api.ts';
 import { now } from '../sync/clock.ts';
@@ -8,6 +8,8 @@ import { AddPhone } from './AddPhone.tsx';
 import { Devices } from './Devices.tsx';
 import { HelperLinks } from './HelperLinks.tsx';
 import { HomeSettings } from './HomeSettings.tsx';
+import { LabelAddress } from './LabelAddress.tsx';
+import { Leave } from './Leave.tsx';
 import { OpenForm } from './OpenForm.tsx';
 import { useChangeHome } from './useHome.ts';
 
@@ -15,7 +17,8 @@ import { useChangeHome } from './useHome.ts';
 const lookMs = 5000;
 
 /** How the household stands open to its home network: off until asked for; who is in, and out. */
-export function HomeCard({ zone }: { zone: string }) {
+export function HomeCard({ household }: { household: Household }) {
+  const zone = household.timeZone;
   const { data: home } = useHomeQuery(undefined, { pollingInterval: lookMs, skipPollingIfUnfocused: true });
   const { change, busy, problem } = useChangeHome();
   if (!home)
@@ -27,6 +30,7 @@ export function HomeCard({ zone }: { zone: string }) {
     );
   const here = home.via === 'here';
   const today = dayOf(now(), zone);
+  const [named] = home.urls;
   return (
     <Stack mt={14} maw={860}>
       <Card aria-label="Home network">
@@ -56,7 +60,8 @@ export function HomeCard({ zone }: { zone: string }) {
               </Note>
             )}
             <Devices home={home} change={change} zone={zone} today={today} />
-            {here && <HomeSettings home={home} />}
+            {here && named !== undefined && <LabelAddress household={household} address={named} />}
+            {here ? <HomeSettings home={home} /> : <Leave />}
           </Stack>
         ) : (
           <>

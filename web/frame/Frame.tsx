@@ -20,6 +20,9 @@ const bringFinder = () => import('./Finder.tsx');
 const Finder = aside(bringFinder);
 const KeysSheet = aside(() => import('./KeysSheet.tsx'));
 const DamagePage = aside(async () => ({ default: (await import('./DamagePage.tsx')).DamagePage }));
+/** The computer's own pages have one address for ever. */
+const byName = location.protocol === 'https:';
+const Moved = aside(() => import('./Moved.tsx'));
 const MoreSheet = aside(() => import('./MoreSheet.tsx'));
 
 /** Quiet time after the first page stands. */
@@ -207,6 +210,7 @@ export function Frame() {
       </AppShell.Header>
       <AppShell.Main id="main" tabIndex={-1} aria-busy={navigation.state === 'loading'}>
         <Notes zone={data?.household.timeZone ?? 'UTC'} />
+        {byName && <Moved />}
         <ToSettle data={data} />
         {saysDamaged(error) ? <DamagePage /> : <Outlet />}
       </AppShell.Main>

@@ -77,7 +77,7 @@ export function KitchenPage() {
           {tab === 'household' && (
             <>
               <HouseholdForm key={JSON.stringify(data.household)} household={data.household} />
-              <HomeCard zone={data.household.timeZone} />
+              <HomeCard household={data.household} />
             </>
           )}
         </Tabs.Panel>

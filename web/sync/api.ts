@@ -107,6 +107,7 @@ export const api = createApi({
     /** How this page stands at the household's door. */
     door: b.query<DoorAnswer, void>({ query: () => '/door' }),
     comeIn: b.mutation<unknown, ComeIn>({ query: (body) => ({ url: '/door/in', method: 'POST', body }) }),
+    leave: b.mutation<unknown, void>({ query: () => ({ url: '/door/out', method: 'POST', body: {} }) }),
     home: b.query<HomeAnswer, void>({ query: () => '/home', providesTags: ['Home'] }),
     suggestPassphrase: b.mutation<{ passphrase: string }, void>({ query: () => '/home/suggested' }),
     /** Opens, shuts, names, puts out: each answers with how the household stands then. */
@@ -163,6 +164,7 @@ export const {
   useReadCalendarMutation,
   useDoorQuery,
   useComeInMutation,
+  useLeaveMutation,
   useHomeQuery,
   useSuggestPassphraseMutation,
   useChangeHomeMutation,
