@@ -35,8 +35,8 @@ export function ensureInstalled() {
 /** Debian's Chromium without a window comes first: it does the same in two thirds of the time. */
 const browserNames = ['chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'];
 
-/** The first browser of these names on the path. */
-function browserOf(names) {
+/** The first program of these names on the path. */
+function onPath(names) {
   const folders = [...(process.env.PATH ?? '').split(':'), '/usr/bin'];
   return names.flatMap((name) => folders.map((d) => path.join(d, name))).find((f) => existsSync(f));
 }
@@ -44,7 +44,7 @@ function browserOf(names) {
 /** The browser that the tests, pictures and benches run in. */
 export function findChromium() {
   const { TAMBO_CHROMIUM: own } = process.env;
-  return own && existsSync(own) ? own : browserOf(browserNames);
+  return own && existsSync(own) ? own : onPath(browserNames);
 }
 
 /** Longer than a fetch of some 100 MB takes, shorter than anybody waits for what is not needed. */
@@ -72,6 +72,18 @@ export function ensureChromium() {
   if (found) return found;
   console.error(
     'The browser tests need Chromium. Type this once, then run the command again:\n  sudo apt-get update && sudo apt-get install -y chromium',
+  );
+  process.exit(1);
+}
+
+/** What puts an authority among those that a browser in a test trusts: from the path, else by apt, else the exact command to type. */
+export function ensureCertutil() {
+  const there = () => onPath(['certutil']) !== undefined;
+  if (there()) return;
+  console.log('Installing certutil for the tests of the home network (once)...');
+  if (aptInstall('libnss3-tools') && there()) return;
+  console.error(
+    'The tests of the home network need certutil. Type this once, then run the command again:\n  sudo apt-get update && sudo apt-get install -y libnss3-tools',
   );
   process.exit(1);
 }

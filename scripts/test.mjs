@@ -5,10 +5,11 @@
 import { spawn } from 'node:child_process';
 import { existsSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { ensureBuilt, ensureChromium, ensureInstalled, root } from './setup.mjs';
+import { ensureBuilt, ensureCertutil, ensureChromium, ensureInstalled, root } from './setup.mjs';
 
 ensureInstalled();
 const chromium = ensureChromium();
+ensureCertutil();
 const bin = (p) => path.join(root, 'node_modules', p);
 const thorough = process.env.TAMBO_THOROUGH !== undefined;
 const results = path.join(root, 'test-results');

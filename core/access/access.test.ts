@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { countedTries, fingerprintWords, isHomeAddress, kitchenWords, plainAddress, sayBytes, sayHex, waitMs, type WrongTry } from './index.ts';
+import {
+  countedTries,
+  fingerprintWords,
+  isHomeAddress,
+  kitchenWords,
+  plainAddress,
+  sayBytes,
+  sayHex,
+  waitMs,
+  type WrongTry,
+} from './index.ts';
 
 const hour = 3_600_000;
 
@@ -19,7 +29,8 @@ function guesser(addresses: readonly string[], forMs: number): number[] {
   return tries.map((t) => t.at);
 }
 
-const mostInAnHour = (times: readonly number[]): number => Math.max(...times.map((t) => times.filter((u) => u >= t && u < t + hour).length));
+const mostInAnHour = (times: readonly number[]): number =>
+  Math.max(...times.map((t) => times.filter((u) => u >= t && u < t + hour).length));
 
 describe('how fast one may guess', () => {
   it('from one address fewer than thirty tries in any hour, from a hundred as well', () => {
@@ -29,7 +40,12 @@ describe('how fast one may guess', () => {
   });
 
   it('whoever mistypes twice does not wait; the third time is followed by a wait, each longer than the last', () => {
-    const at = (n: number): number => waitMs(Array.from({ length: n }, () => ({ at: 0, address: 'a' })), 'a', 0);
+    const at = (n: number): number =>
+      waitMs(
+        Array.from({ length: n }, () => ({ at: 0, address: 'a' })),
+        'a',
+        0,
+      );
     expect([at(1), at(2)]).toEqual([0, 0]);
     expect(at(3)).toBeGreaterThan(0);
     expect(at(4)).toBeGreaterThan(at(3));
@@ -42,7 +58,9 @@ describe('how fast one may guess', () => {
   });
 
   it('a wait said is a wait kept: once it is over one may try, and not a moment before', () => {
-    const some = fc.array(fc.record({ at: fc.integer({ min: 0, max: 2 * hour }), address: fc.constantFrom('a', 'b', 'c') }), { maxLength: 40 });
+    const some = fc.array(fc.record({ at: fc.integer({ min: 0, max: 2 * hour }), address: fc.constantFrom('a', 'b', 'c') }), {
+      maxLength: 40,
+    });
     fc.assert(
       fc.property(some, (tries) => {
         const now = 2 * hour;
@@ -68,7 +86,12 @@ describe('words', () => {
   });
 
   it('bytes and words are one to one', () => {
-    fc.assert(fc.property(fc.uint8Array({ maxLength: 40 }), (bytes) => void expect(sayBytes(bytes).map((w) => kitchenWords.indexOf(w))).toEqual([...bytes])));
+    fc.assert(
+      fc.property(
+        fc.uint8Array({ maxLength: 40 }),
+        (bytes) => void expect(sayBytes(bytes).map((w) => kitchenWords.indexOf(w))).toEqual([...bytes]),
+      ),
+    );
   });
 
   it('a fingerprint too short for eight words is refused', () => {
@@ -79,10 +102,20 @@ describe('words', () => {
 
 describe('addresses of a home', () => {
   it.each([
-    '10.1.2.3', '172.16.0.1', '172.31.255.255', '192.168.0.20', '169.254.3.4', '127.0.0.1', '::1', '::ffff:192.168.1.9', 'fd12:3456::1', 'fe80::1%eth0',
+    '10.1.2.3',
+    '172.16.0.1',
+    '172.31.255.255',
+    '192.168.0.20',
+    '169.254.3.4',
+    '127.0.0.1',
+    '::1',
+    '::ffff:192.168.1.9',
+    'fd12:3456::1',
+    'fe80::1%eth0',
   ])('%s is one', (a) => expect(isHomeAddress(a)).toBe(true));
-  it.each(['8.8.8.8', '172.32.0.1', '172.15.0.1', '192.169.0.1', '100.64.0.1', '2001:db8::1', '::ffff:203.0.113.4', '', 'localhost'])('%s is none', (a) =>
-    expect(isHomeAddress(a)).toBe(false),
+  it.each(['8.8.8.8', '172.32.0.1', '172.15.0.1', '192.169.0.1', '100.64.0.1', '2001:db8::1', '::ffff:203.0.113.4', '', 'localhost'])(
+    '%s is none',
+    (a) => expect(isHomeAddress(a)).toBe(false),
   );
   it('an address that came in by another protocol is itself', () => expect(plainAddress('::FFFF:10.0.0.1')).toBe('10.0.0.1'));
 });

@@ -15,7 +15,11 @@ export interface AddressRecord {
 }
 
 /** What is answered to who asks for names: those of ours, at each address. */
-export function answersTo(asked: readonly { name: string; type: string }[], names: readonly string[], addresses: readonly string[]): AddressRecord[] {
+export function answersTo(
+  asked: readonly { name: string; type: string }[],
+  names: readonly string[],
+  addresses: readonly string[],
+): AddressRecord[] {
   const ours = new Set(names.map(localName));
   const wanted = new Set(asked.filter((q) => q.type === 'A' || q.type === 'ANY').map((q) => q.name.toLowerCase()));
   return [...wanted]

@@ -33,7 +33,8 @@ const nameConstraints = '2.5.29.30';
 /** All that the authority can ever vouch for: names of the link and the addresses of homes (RFC 5280, 4.2.1.10). Stolen, it opens nothing else. */
 const homeRanges = ['10.0.0.0/8', '172.16.0.0/12', '192.168.0.0/16', '169.254.0.0/16', '127.0.0.0/8'];
 
-const serial = (): string => Buffer.from(crypto.getRandomValues(new Uint8Array(16)).map((b, i) => (i === 0 ? b & 0x7f : b))).toString('hex');
+const serial = (): string =>
+  Buffer.from(crypto.getRandomValues(new Uint8Array(16)).map((b, i) => (i === 0 ? b & 0x7f : b))).toString('hex');
 
 const pemOf = async (key: webcrypto.CryptoKey): Promise<string> => {
   const der = Buffer.from(await crypto.subtle.exportKey('pkcs8', key)).toString('base64');

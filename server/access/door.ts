@@ -97,7 +97,8 @@ export class Door {
     const earlier = countedTries(this.file.now.wrong, at);
     this.file.set({ wrong: [...earlier, { at, address }] });
     if (!(await this.#oneAtATime(() => isRight(asked.passphrase, kept)))) {
-      if (earlier.filter((t) => t.address === address).length % 3 === 2) this.note(`A wrong passphrase was typed three times at ${address}`);
+      if (earlier.filter((t) => t.address === address).length % 3 === 2)
+        this.note(`A wrong passphrase was typed three times at ${address}`);
       return { ok: false, waitMs: this.waitMs(address) };
     }
     this.file.set({ wrong: this.file.now.wrong.filter((t) => t.address !== address) });

@@ -65,7 +65,17 @@ describe('the plain listener', () => {
     const { s, at } = await evening();
     await at('/home/trust', { on: true });
     const base = s.home.helpBase!;
-    for (const p of ['/api/today', '/api/snapshot', '/api/home', '/api/door', '/api/events', '/index.html', '/access.json', '/../access.json', '/api/help/x'])
+    for (const p of [
+      '/api/today',
+      '/api/snapshot',
+      '/api/home',
+      '/api/door',
+      '/api/events',
+      '/index.html',
+      '/access.json',
+      '/../access.json',
+      '/api/help/x',
+    ])
       expect([404, 410], p).toContain((await ask(`${base}${p}`)).status);
     expect((await ask(`${base}/api/trust`, { headers: { host: 'evil.example' } })).status).toBe(421);
   });
@@ -113,7 +123,10 @@ describe('a helper’s evening', () => {
 describe('the name on the network', () => {
   it('answers to its own names alone', () => {
     const q = (name: string, type = 'A') => [{ name, type }];
-    expect(answersTo(q('our-kitchen.local'), ['our-kitchen'], ['192.168.1.5', '10.0.0.2']).map((a) => a.data)).toEqual(['192.168.1.5', '10.0.0.2']);
+    expect(answersTo(q('our-kitchen.local'), ['our-kitchen'], ['192.168.1.5', '10.0.0.2']).map((a) => a.data)).toEqual([
+      '192.168.1.5',
+      '10.0.0.2',
+    ]);
     expect(answersTo(q('OUR-Kitchen.local', 'ANY'), ['our-kitchen'], ['192.168.1.5'])).toHaveLength(1);
     expect(answersTo(q('their-kitchen.local'), ['our-kitchen'], ['192.168.1.5'])).toEqual([]);
     expect(answersTo(q('our-kitchen.local', 'TXT'), ['our-kitchen'], ['192.168.1.5'])).toEqual([]);

@@ -27,7 +27,9 @@ const onError: ErrorRequestHandler = (error: unknown, _req, res, next) => {
   if (res.headersSent) return next(error);
   if (error instanceof HttpRefusal) return void res.status(error.status).json({ message: error.message, refusals: error.refusals });
   const status = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
-  res.status(status >= 400 && status < 500 ? status : 500).json({ message: 'That did not work; nothing was changed. Try again.', refusals: [] });
+  res
+    .status(status >= 400 && status < 500 ? status : 500)
+    .json({ message: 'That did not work; nothing was changed. Try again.', refusals: [] });
 };
 
 /** What stands at the small plain listener: how to trust the household, while that page is open, and a helper's evening. Nothing of the household besides. */
@@ -55,7 +57,11 @@ export function guestApp(ctx: Context, home: Home, options: { live: Live; webFol
   );
   app.use(express.json({ limit: '4kb' }));
   const whileTrusted: RequestHandler = (_req, _res, next) =>
-    next(home.trustUntil === undefined ? new HttpRefusal(410, 'This page is shut. Open it at the computer, in Kitchen > Household, for the next phone.') : undefined);
+    next(
+      home.trustUntil === undefined
+        ? new HttpRefusal(410, 'This page is shut. Open it at the computer, in Kitchen > Household, for the next phone.')
+        : undefined,
+    );
 
   const r = Router();
   r.get(

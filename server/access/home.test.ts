@@ -1,8 +1,12 @@
 import { readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
+import { buffer } from 'node:stream/consumers';
+import { gunzipSync } from 'node:zlib';
 import { afterEach, describe, expect, it } from 'vitest';
+import { open as openZip, type Entry } from 'yauzl';
 import type { HomeAnswer } from '#core/contract';
-import { openedServer, testServer, type TestServer } from '../testing.ts';
+import { makeBackup } from '../files/backup.ts';
+import { migrationsFolder, openedServer, testServer, type TestServer } from '../testing.ts';
 import { makeLeaf } from './authority.ts';
 import { ask, cookieIn, hereFor, type Ask, type Said } from './homeTesting.ts';
 
@@ -14,11 +18,32 @@ afterEach(() => {
   for (const close of open.splice(0)) close();
 });
 
+/** What a copy holds, by name. */
+const entriesOf = (file: string): Promise<Map<string, Buffer>> =>
+  new Promise((resolve, reject) => {
+    const held = new Map<string, Buffer>();
+    openZip(file, { lazyEntries: true }, (error, zip) => {
+      if (error) return reject(error);
+      zip.on('entry', (entry: Entry) => {
+        zip.openReadStream(entry, (failed, stream) => {
+          if (failed) return reject(failed);
+          void buffer(stream).then((bytes) => {
+            held.set(entry.fileName, bytes);
+            zip.readEntry();
+          }, reject);
+        });
+      });
+      zip.on('end', () => resolve(held));
+      zip.readEntry();
+    });
+  });
+
 /** A household that stands open, its computer, and devices that ask it. */
 async function household({ demo = false, s = testServer(undefined, { demo }) }: { demo?: boolean; s?: TestServer } = {}) {
   const { here, close } = await hereFor(s.app);
   open.push(close, () => s.close());
-  const at = (p: string, body?: unknown, more: Ask = {}): Promise<Said> => ask(`${here}/api${p}`, { ...(body !== undefined && { body }), ...more });
+  const at = (p: string, body?: unknown, more: Ask = {}): Promise<Said> =>
+    ask(`${here}/api${p}`, { ...(body !== undefined && { body }), ...more });
   const opened = await at('/home/open', { name: 'our-kitchen', passphrase });
   expect(opened.body).toMatchObject({ open: true, via: 'here' });
   const state = async (): Promise<HomeAnswer> => (await at('/home')).body as unknown as HomeAnswer;
@@ -41,8 +66,10 @@ describe('shut until asked for', () => {
     const refused = async (body: object): Promise<Said> => ask(`${here}/api/home/open`, { body });
     expect((await ask(`${here}/api/home`)).body).toMatchObject({ open: false, hasPassphrase: false, urls: [] });
     expect((await refused({ name: 'our-kitchen' })).status).toBe(409);
-    for (const weak of ['short', 'password1234', 'our-kitchen-our-kitchen', 'qwertyuiop12']) expect((await refused({ name: 'our-kitchen', passphrase: weak })).status).toBe(422);
-    for (const name of ['Our Kitchen', 'a', '-kitchen', 'kitchen-', 'k..local', 'x'.repeat(40)]) expect((await refused({ name, passphrase })).status).toBe(422);
+    for (const weak of ['short', 'password1234', 'our-kitchen-our-kitchen', 'qwertyuiop12'])
+      expect((await refused({ name: 'our-kitchen', passphrase: weak })).status).toBe(422);
+    for (const name of ['Our Kitchen', 'a', '-kitchen', 'kitchen-', 'k..local', 'x'.repeat(40)])
+      expect((await refused({ name, passphrase })).status).toBe(422);
     expect(s.home.isOpen).toBe(false);
   });
 
@@ -65,7 +92,19 @@ describe('shut until asked for', () => {
 describe('the door', () => {
   it('shows nothing of the household before the passphrase, and everything after it', async () => {
     const h = await household();
-    for (const p of ['/today', '/snapshot', '/frame', '/home', '/export.json', '/live', '/live/now', '/backup/copies', '/history', '/nowhere'])
+    for (const p of [
+      '/today',
+      '/snapshot',
+      '/frame',
+      '/home',
+      '/backups',
+      '/backup/tambo-daily-2026-11-24.zip',
+      '/live',
+      '/live/now',
+      '/jobs/x',
+      '/history',
+      '/nowhere',
+    ])
       expect((await h.from(p)).status, p).toBe(401);
     expect((await h.from('/events', { body: [] })).status).toBe(401);
     expect((await h.from('/door')).body).toMatchObject({ via: 'home', in: false });
@@ -110,7 +149,9 @@ describe('the door', () => {
 
   it('many tries at once are no quicker than one after another', async () => {
     const h = await household();
-    const tries = await Promise.all(Array.from({ length: 40 }, (_, i) => h.from('/door/in', { body: { ...phone, passphrase: `guess ${i}` } })));
+    const tries = await Promise.all(
+      Array.from({ length: 40 }, (_, i) => h.from('/door/in', { body: { ...phone, passphrase: `guess ${i}` } })),
+    );
     expect(tries.filter((t) => t.status === 403).length).toBeLessThanOrEqual(3);
     expect(h.s.home.door.wrongTries).toBeLessThanOrEqual(4);
   });
@@ -118,7 +159,8 @@ describe('the door', () => {
   it('not seen for a month, or known for a year, a device is asked again, and told why', async () => {
     const h = await household();
     const cookie = await h.comeIn();
-    const later = (days: number): void => void h.s.clock.move(new Date(Date.parse('2026-11-24T16:00:00Z') + days * 86_400_000).toISOString());
+    const later = (days: number): void =>
+      void h.s.clock.move(new Date(Date.parse('2026-11-24T16:00:00Z') + days * 86_400_000).toISOString());
     for (let d = 20; d <= 360; d += 20) {
       later(d);
       expect((await h.from('/today', { cookie })).status).toBe(200);
@@ -169,7 +211,8 @@ describe('who is in', () => {
     expect((await h.from('/door', { cookie: one })).body).toMatchObject({ ended: 'by the computer' });
     expect((await h.from('/today', { cookie: two })).status).toBe(200);
     const said = JSON.stringify((await h.at('/history')).body);
-    for (const line of ['Opened to the home network', 'Phone by the fridge came in', 'Phone by the fridge was put out']) expect(said).toContain(line);
+    for (const line of ['Opened to the home network', 'Phone by the fridge came in', 'Phone by the fridge was put out'])
+      expect(said).toContain(line);
     expect((await h.at('/home/devices/nobody/end', {})).status).toBe(404);
   });
 
@@ -198,10 +241,18 @@ describe('whose pages may ask', () => {
     const h = await household();
     const cookie = await h.comeIn();
     const port = h.s.home.port;
-    for (const host of ['evil.example', `evil.example:${port}`, '127.0.0.1', `localhost:${port}`, `our-kitchen.local`, `our-kitchen.local:${port + 1}`])
+    for (const host of [
+      'evil.example',
+      `evil.example:${port}`,
+      '127.0.0.1',
+      `localhost:${port}`,
+      `our-kitchen.local`,
+      `our-kitchen.local:${port + 1}`,
+    ])
       expect((await h.from('/today', { cookie, headers: { host } })).status, host).toBe(421);
     expect((await h.from('/today', { cookie, headers: { host: `OUR-kitchen.local:${port}` } })).status).toBe(200);
-    const write = (headers: Record<string, string>): Promise<Said> => h.from('/door/heard', { cookie, body: { device: 'phone1', waiting: 0 }, headers });
+    const write = (headers: Record<string, string>): Promise<Said> =>
+      h.from('/door/heard', { cookie, body: { device: 'phone1', waiting: 0 }, headers });
     expect((await write({})).status).toBe(200);
     expect((await write({ 'sec-fetch-site': 'cross-site' })).status).toBe(403);
     expect((await write({ 'sec-fetch-site': 'same-site' })).status).toBe(403);
@@ -260,7 +311,11 @@ describe('another name', () => {
     expect((await h.from('/door/arrive', { body: { token: body.token } }, 'galley.local')).status).toBe(410);
     expect((await h.state()).devices).toHaveLength(1);
     await h.at('/home/devices/phone1/end', {});
-    for (const [c, name] of [[cookie, undefined], [cookieIn(arrived), 'galley.local']] as const) expect((await h.from('/today', { cookie: c }, name)).status).toBe(401);
+    for (const [c, name] of [
+      [cookie, undefined],
+      [cookieIn(arrived), 'galley.local'],
+    ] as const)
+      expect((await h.from('/today', { cookie: c }, name)).status).toBe(401);
   });
 
   it('after a month the old name is not served any longer', async () => {
@@ -268,7 +323,7 @@ describe('another name', () => {
     await h.at('/home/name', { name: 'galley' });
     h.s.clock.move('2026-12-26T16:00:00.000Z');
     expect((await h.from('/health')).status).toBe(421);
-    expect((await h.from('/health', {}, 'galley.local').catch((e: Error) => e.message))).toMatchObject({ status: 200 });
+    expect(await h.from('/health', {}, 'galley.local').catch((e: Error) => e.message)).toMatchObject({ status: 200 });
   });
 
   it('a stranger carries nothing over', async () => {
@@ -283,16 +338,27 @@ describe('what no copy holds', () => {
     const h = await household();
     const cookie = await h.comeIn();
     const { authority, leaf, passphrase: kept, devices } = h.s.home.door.file.now;
-    const secrets = [authority!.keyPem, leaf!.keyPem].map((k) => k.split('\n')[1]!).concat(kept!.hash, devices[0]!.tokenHash, cookie.split('=')[1]!);
-    const exported = (await h.at('/export.json')).text;
-    expect(exported.length).toBeGreaterThan(100);
-    const db = readFileSync(h.s.ctx.dbFile, 'latin1');
-    for (const s of secrets) {
-      expect(exported.includes(s)).toBe(false);
-      expect(db.includes(s)).toBe(false);
+    const secrets = [authority!.keyPem, leaf!.keyPem]
+      .map((k) => k.split('\n')[1]!)
+      .concat(kept!.hash, devices[0]!.tokenHash, cookie.split('=')[1]!);
+    const zip = path.join(h.s.ctx.folder, 'copy.zip');
+    await makeBackup({ dbFile: h.s.ctx.dbFile, migrationsFolder, out: zip, now: h.s.clock.now() }, () => undefined);
+    const held = await entriesOf(zip);
+    expect([...held.keys()].length).toBeGreaterThan(1);
+    for (const [name, bytes] of [...held, ['the household’s file', readFileSync(h.s.ctx.dbFile)] as const]) {
+      const raw = name.endsWith('.gz') ? gunzipSync(bytes) : bytes;
+      expect(
+        secrets.filter((x) => raw.includes(x)),
+        name,
+      ).toEqual([]);
+      expect(name).not.toContain('access');
     }
     expect(statSync(path.join(h.s.ctx.folder, 'access.json')).mode & 0o077).toBe(0);
-    expect(readdirSync(h.s.ctx.folder).filter((f) => f.startsWith('access')).toSorted()).toEqual(['access.json']);
+    expect(
+      readdirSync(h.s.ctx.folder)
+        .filter((f) => f.startsWith('access'))
+        .toSorted(),
+    ).toEqual(['access.json']);
   });
 
   it('a file that cannot be read shuts the household and is put aside, not lost', async () => {

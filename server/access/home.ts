@@ -79,7 +79,9 @@ export class Home {
 
   get trouble(): string[] {
     const lost = this.door.file.lost
-      ? ['The file of who may come in could not be read and was put aside. Set a passphrase again; phones come in and trust this household anew.']
+      ? [
+          'The file of who may come in could not be read and was put aside. Set a passphrase again; phones come in and trust this household anew.',
+        ]
       : [];
     return [...lost, ...this.#trouble, ...(this.#announcer?.trouble ? [this.#announcer.trouble] : [])];
   }

@@ -17,4 +17,3 @@ export function homeOf(ctx: Context, log: Logger, env?: HomeEnv): Home {
   ctx.doorLines = () => door.file.now.log;
   return new Home(ctx, door, new Helpers(ctx, door), log, env);
 }
-

@@ -43,8 +43,12 @@ export async function weakness(passphrase: string, near: readonly string[]): Pro
   const factory = new ZxcvbnFactory({ dictionary: common.dictionary, graphs: common.adjacencyGraphs });
   const { score } = factory.check(plain(passphrase), [...near]);
   // what is left of it without the household's own words has to be worth something
-  const rest = near.reduce((text, word) => text.replaceAll(word.toLowerCase(), ''), plain(passphrase).toLowerCase()).replace(/[\s\W_]/g, '');
-  return score < leastScore || rest.length < leastRest ? 'It would be guessed early: it is much used, or made of what stands near. Take more words, or five that Tambo makes up.' : undefined;
+  const rest = near
+    .reduce((text, word) => text.replaceAll(word.toLowerCase(), ''), plain(passphrase).toLowerCase())
+    .replace(/[\s\W_]/g, '');
+  return score < leastScore || rest.length < leastRest
+    ? 'It would be guessed early: it is much used, or made of what stands near. Take more words, or five that Tambo makes up.'
+    : undefined;
 }
 
 /** A secret that a device carries, and what is kept of it. */

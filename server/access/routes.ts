@@ -46,7 +46,10 @@ const tokenIn = (req: Request): string | undefined => {
 
 function setCookie(req: Request, res: Response, token: string): void {
   const age = token === '' ? 0 : cookieDays * 86_400;
-  res.append('Set-Cookie', `${cookieOf(req)}=${token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${age}${fromHome(req) ? '; Secure' : ''}`);
+  res.append(
+    'Set-Cookie',
+    `${cookieOf(req)}=${token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${age}${fromHome(req) ? '; Secure' : ''}`,
+  );
 }
 
 const addressOf = (req: Request): string => plainAddress(req.socket.remoteAddress ?? '');
@@ -119,7 +122,8 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
   };
   const takePassphrase = async (passphrase: string): Promise<void> => {
     const weak = await weakness(passphrase, [door.file.now.name, 'tambo', 'kitchen']);
-    if (weak !== undefined) throw new HttpRefusal(422, weak, [{ path: 'passphrase', expected: 'something nobody guesses', got: '(not shown)' }]);
+    if (weak !== undefined)
+      throw new HttpRefusal(422, weak, [{ path: 'passphrase', expected: 'something nobody guesses', got: '(not shown)' }]);
     door.file.set({ passphrase: await hashOf(passphrase) });
   };
 
@@ -150,7 +154,8 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
         const waitS = Math.ceil(came.waitMs / 1000);
         if (waitS > 0) res.setHeader('Retry-After', String(waitS));
         return void res.status(waitS > 0 ? 429 : 403).json({
-          message: waitS > 0 ? `That was not it. Try again in ${waitS} seconds.` : 'That was not it. Look at the computer, or ask whoever set it.',
+          message:
+            waitS > 0 ? `That was not it. Try again in ${waitS} seconds.` : 'That was not it. Look at the computer, or ask whoever set it.',
           refusals: [{ path: 'passphrase', expected: 'the household’s passphrase', got: '(not shown)' }],
           waitS,
         });
@@ -192,7 +197,8 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
       const key = tokenHash(bodyOf(arriveSchema, req).token);
       const held = carried.get(key);
       carried.delete(key);
-      if (!held || held.until < Date.now()) throw new HttpRefusal(410, 'That took too long. Open the old name once more and go over from there.');
+      if (!held || held.until < Date.now())
+        throw new HttpRefusal(410, 'That took too long. Open the old name once more and go over from there.');
       setCookie(req, res, door.secondToken(held.device));
       res.json(held.carry);
     } catch (error) {
@@ -257,7 +263,16 @@ function devicesOf(home: Home, live: Live): DoorDevice[] {
   return [...byId.values()]
     .map(({ id, name, kind, since, seen, address }): DoorDevice => {
       const waiting = home.door.waitingOn(id);
-      return { id, name, kind, since, seen: waiting && waiting.at > seen ? waiting.at : seen, address, open: live.isOpen(id), ...(waiting && { waiting }) };
+      return {
+        id,
+        name,
+        kind,
+        since,
+        seen: waiting && waiting.at > seen ? waiting.at : seen,
+        address,
+        open: live.isOpen(id),
+        ...(waiting && { waiting }),
+      };
     })
     .toSorted((a, b) => b.seen.localeCompare(a.seen));
 }

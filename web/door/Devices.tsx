@@ -12,7 +12,8 @@ const sayAt = (at: string, zone: string, today: string): string =>
 /** What is known to wait on a device, in a sentence. */
 function sayWaiting({ waiting, open, seen }: DoorDevice, zone: string, today: string): string {
   if (!waiting) return `here last ${sayAt(seen, zone, today)}`;
-  const what = waiting.count === 0 ? 'nothing waits on it' : `${countOf(waiting.count, 'entry')} ${waiting.count === 1 ? 'waits' : 'wait'} on it`;
+  const what =
+    waiting.count === 0 ? 'nothing waits on it' : `${countOf(waiting.count, 'entry')} ${waiting.count === 1 ? 'waits' : 'wait'} on it`;
   return open ? what : `${what} as of ${sayAt(waiting.at, zone, today)}; what it made since is on it alone`;
 }
 

@@ -1,5 +1,5 @@
 import { Box, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
-import { useEffect, useState, type FormEvent } from 'react';
+import { useEffect, useRef, useState, type FormEvent } from 'react';
 import type { DeviceKind } from '#core/contract';
 import { countOf } from '#core/kitchen';
 import { api, sayError, useComeInMutation, useDoorQuery } from '../sync/api.ts';
@@ -36,9 +36,13 @@ export function DoorPage() {
   const [name, setName] = useState('');
   const [shown, setShown] = useState(false);
   const ended = door?.ended;
+  const forgotten = useRef(false);
   useEffect(() => {
-    if (ended === 'by the computer') void forgetHousehold(dispatch);
-  }, [ended, dispatch]);
+    if (ended !== 'by the computer' || forgotten.current) return;
+    forgotten.current = true;
+    // the door itself was among what was known
+    void forgetHousehold(dispatch).then(() => refetch());
+  }, [ended, dispatch, refetch]);
   const isIn = door?.in === true;
   useEffect(() => {
     if (!isIn) return;
@@ -64,8 +68,8 @@ export function DoorPage() {
         </Text>
         {waiting > 0 && (
           <Note tone="warn" mb={14} role="status">
-            <b>{countOf(waiting, 'entry')}</b> made here {waiting === 1 ? 'waits' : 'wait'} on this device and {waiting === 1 ? 'is' : 'are'}{' '}
-            sent as soon as it is in.
+            <b>{countOf(waiting, 'entry')}</b> made here {waiting === 1 ? 'waits' : 'wait'} on this device and{' '}
+            {waiting === 1 ? 'is' : 'are'} sent as soon as it is in.
           </Note>
         )}
         <form onSubmit={(e) => void come(e)} noValidate>

@@ -31,8 +31,8 @@ export function HelperLinks({
   return (
     <>
       <Text mb={10}>
-        Whoever has the link sees the work of one session and ticks it off: no passphrase, nothing to install, nothing else of the household. It
-        goes over the home network unencrypted, and ends at four in the morning.
+        Whoever has the link sees the work of one session and ticks it off: no passphrase, nothing to install, nothing else of the
+        household. It goes over the home network unencrypted, and ends at four in the morning.
       </Text>
       <Group align="flex-end">
         {!only && sessions.length > 0 && (
@@ -63,7 +63,13 @@ export function HelperLinks({
                   Made before the last start: it still opens, but is not shown again. Make another to show one.
                 </Text>
               )}
-              <Button variant="outline" size="sm" mt={8} aria-label={`End the link to ${l.session}`} onClick={() => void change(`links/${encodeURIComponent(l.id)}/end`)}>
+              <Button
+                variant="outline"
+                size="sm"
+                mt={8}
+                aria-label={`End the link to ${l.session}`}
+                onClick={() => void change(`links/${encodeURIComponent(l.id)}/end`)}
+              >
                 End it
               </Button>
             </Box>

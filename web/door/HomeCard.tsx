@@ -66,8 +66,8 @@ export function HomeCard({ household }: { household: Household }) {
         ) : (
           <>
             <Text mb={12}>
-              Shut: Tambo answers on this computer only. Opened, phones and tablets in this home reach it, over https with a certificate made
-              here, after they were given the passphrase. Nothing is reached from outside the home.
+              Shut: Tambo answers on this computer only. Opened, phones and tablets in this home reach it, over https with a certificate
+              made here, after they were given the passphrase. Nothing is reached from outside the home.
             </Text>
             {here && <OpenForm home={home} />}
           </>

@@ -3,7 +3,15 @@ import { useState } from 'react';
 import { useSuggestPassphraseMutation } from '../sync/api.ts';
 
 /** A new passphrase, readable while it is chosen; five words nobody has chosen are one tap away. */
-export function PassphraseField({ value, onChange, error }: { value: string; onChange: (text: string) => void; error?: string | undefined }) {
+export function PassphraseField({
+  value,
+  onChange,
+  error,
+}: {
+  value: string;
+  onChange: (text: string) => void;
+  error?: string | undefined;
+}) {
   const [suggest] = useSuggestPassphraseMutation();
   const [shown, setShown] = useState(true);
   const make = async (): Promise<void> => {

@@ -12,9 +12,6 @@ export interface ChangeHome {
 /** What is changed at the household's door, at the computer. */
 export function useChangeHome(): ChangeHome {
   const [ask, { isLoading, error }] = useChangeHomeMutation();
-  const change = useCallback(
-    async (path: string, body?: object) => (await ask({ path, ...(body && { body }) })).data,
-    [ask],
-  );
+  const change = useCallback(async (path: string, body?: object) => (await ask({ path, ...(body && { body }) })).data, [ask]);
   return { change, busy: isLoading, problem: error && sayError(error, 'Nothing was changed.') };
 }

@@ -69,7 +69,12 @@ export function HelperPage({ token }: { token: string }) {
   const left = task ? leftOf(task, now) : 0;
   const open = view.tasks.filter((t) => !isClosed(t));
   const act = async (t: TaskView, what: HelpAct['act']): Promise<void> => {
-    const got = await ask<HelpAnswer>(`${path}/act`, { id: ulid(), taskId: t.id, act: what, ...(what === 'start' && mine && { cookId: mine.cookId }) });
+    const got = await ask<HelpAnswer>(`${path}/act`, {
+      id: ulid(),
+      taskId: t.id,
+      act: what,
+      ...(what === 'start' && mine && { cookId: mine.cookId }),
+    });
     setFailed(got.problem);
     if (got.data) put(got.data);
   };
@@ -77,7 +82,9 @@ export function HelperPage({ token }: { token: string }) {
     <Box component="main" p={{ base: 14, sm: 32 }} maw={680} mx="auto">
       <Title order={1}>{view.session.name}</Title>
       <Text mt={4} mb={14}>
-        {open.length === 0 ? 'Every task is done. Thank you.' : `${open.length} to go. This page ends at ${clockOf(data.until, zone)} in the night.`}
+        {open.length === 0
+          ? 'Every task is done. Thank you.'
+          : `${open.length} to go. This page ends at ${clockOf(data.until, zone)} in the night.`}
       </Text>
       {(failed ?? problem) !== undefined && (
         <Note tone="warn" role="status" mb={14}>
@@ -139,7 +146,11 @@ export function HelperPage({ token }: { token: string }) {
           <Rows>
             {view.tasks.map((t) => (
               <Box component="li" key={t.id} c={isClosed(t) ? 'dimmed' : undefined}>
-                <Checkbox aria-label={`${t.title}: done`} checked={isClosed(t)} onChange={() => void act(t, isClosed(t) ? 'takeBack' : 'done')} />
+                <Checkbox
+                  aria-label={`${t.title}: done`}
+                  checked={isClosed(t)}
+                  onChange={() => void act(t, isClosed(t) ? 'takeBack' : 'done')}
+                />
                 <Box className="grow">
                   <div>{t.title}</div>
                   <Text component="div" size="xs" c="dimmed">

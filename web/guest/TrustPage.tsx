@@ -76,8 +76,8 @@ export function TrustPage() {
     <Box component="main" p={{ base: 14, sm: 32 }} maw={680} mx="auto">
       <Title order={1}>Let this device know your kitchen</Title>
       <Text mt={6} mb={14}>
-        Once, about two minutes. From then on it opens <b>{data.name}</b> without a warning, works without a connection, reads codes with its
-        camera and keeps its screen on while you cook.
+        Once, about two minutes. From then on it opens <b>{data.name}</b> without a warning, works without a connection, reads codes with
+        its camera and keeps its screen on while you cook.
       </Text>
       <Group gap={8} className="chips" mb={14} role="group" aria-label="What this is">
         {makes.map(([id, says]) => (
@@ -105,9 +105,7 @@ export function TrustPage() {
           </Text>
         </Step>
         <Step n={4} title="Open your kitchen">
-          <Text mb={10}>
-            No warning may show now. Come in with the passphrase, then put it on the home screen from the browser’s menu.
-          </Text>
+          <Text mb={10}>No warning may show now. Come in with the passphrase, then put it on the home screen from the browser’s menu.</Text>
           {address !== undefined && (
             <Button component="a" href={address}>
               Open {data.name}

@@ -83,4 +83,5 @@ export const outboxSlice = createSlice({
   },
 });
 
-export const { loaded, added, sent, sentElsewhere, shut, letIn, toldLater, wasRefused, putAside, offline, reached, notKept } = outboxSlice.actions;
+export const { loaded, added, sent, sentElsewhere, shut, letIn, toldLater, wasRefused, putAside, offline, reached, notKept } =
+  outboxSlice.actions;
