@@ -1,6 +1,7 @@
 import { ulid } from 'ulid';
 import { countedTries, waitMs } from '#core/access';
 import type { ComeIn } from '#core/contract';
+import { worldMs } from '../clock/index.ts';
 import type { AccessDevice, AccessFile } from './accessFile.ts';
 import { isRight, newToken, tokenHash } from './passphrase.ts';
 
@@ -35,7 +36,7 @@ export class Door {
    * @param now the household's clock, for what is said
    * @param ms a clock that only goes on, for how fast one may try
    */
-  constructor(file: AccessFile, now: () => string, ms: () => number = Date.now) {
+  constructor(file: AccessFile, now: () => string, ms: () => number = worldMs) {
     this.file = file;
     this.#now = now;
     this.#ms = ms;

@@ -4,6 +4,7 @@ import { networkInterfaces } from 'node:os';
 import type { Logger } from 'pino';
 import { isHomeAddress, localName } from '#core/access';
 import { addMs } from '#core/kitchen';
+import { worldMs } from '../clock/index.ts';
 import { HttpRefusal, type Context } from '../http.ts';
 import { listen } from '../listen.ts';
 import { Announcer } from './announce.ts';
@@ -115,7 +116,7 @@ export class Home {
   }
 
   get trustUntil(): string | undefined {
-    const left = this.#trustUntil - Date.now();
+    const left = this.#trustUntil - worldMs();
     return left > 0 ? addMs(this.#ctx.clock.now(), left) : undefined;
   }
 
@@ -176,7 +177,7 @@ export class Home {
   /** Opens or shuts the page that tells how to trust it. */
   showTrust(on: boolean): Promise<void> {
     return this.#inTurn(async () => {
-      this.#trustUntil = on ? Date.now() + trustOpenMs : 0;
+      this.#trustUntil = on ? worldMs() + trustOpenMs : 0;
       await this.#helpAsNeeded();
     });
   }
@@ -193,8 +194,8 @@ export class Home {
     const addresses = this.#ownAddresses();
     this.#addresses = addresses;
     const wanted: LeafNames = { names: this.names, addresses };
-    if (!leaf || !stillGood(leaf, wanted, Date.now())) {
-      const renewed = await makeLeaf(authority, wanted, Date.now());
+    if (!leaf || !stillGood(leaf, wanted, worldMs())) {
+      const renewed = await makeLeaf(authority, wanted, worldMs());
       this.door.file.set({ leaf: renewed });
       this.#secure.setSecureContext({ cert: renewed.certPem + authority.certPem, key: renewed.keyPem });
     }
@@ -221,11 +222,11 @@ export class Home {
     this.#trouble = [];
     this.#addresses = this.#ownAddresses();
     if (this.#addresses.length === 0) this.#trouble.push('This computer is on no network of a home just now; phones find it once it is.');
-    const authority = file.now.authority ?? (await makeAuthority(file.now.name, Date.now()));
+    const authority = file.now.authority ?? (await makeAuthority(file.now.name, worldMs()));
     if (!file.now.authority) file.set({ authority });
     const wanted: LeafNames = { names: this.names, addresses: this.#addresses };
     const kept = file.now.leaf;
-    const leaf = kept && stillGood(kept, wanted, Date.now()) ? kept : await makeLeaf(authority, wanted, Date.now());
+    const leaf = kept && stillGood(kept, wanted, worldMs()) ? kept : await makeLeaf(authority, wanted, worldMs());
     if (leaf !== kept) file.set({ leaf });
     const server = createServer({ cert: leaf.certPem + authority.certPem, key: leaf.keyPem, minVersion: 'TLSv1.2' }, this.#app);
     onlyFromHome(server);
@@ -263,7 +264,7 @@ export class Home {
   }
 
   async #helpAsNeeded(): Promise<void> {
-    const needed = this.isOpen && (this.#trustUntil > Date.now() || this.helpers.list.length > 0);
+    const needed = this.isOpen && (this.#trustUntil > worldMs() || this.helpers.list.length > 0);
     if (!needed) return this.#endPlain();
     if (this.#plain) return;
     const server = plainServer(this.#guests);

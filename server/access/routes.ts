@@ -17,6 +17,7 @@ import {
   type DoorDevice,
   type HomeAnswer,
 } from '#core/contract';
+import { worldMs } from '../clock/index.ts';
 import { answer, answerLater, HttpRefusal, notFound, param, type Context } from '../http.ts';
 import type { Live } from '../live/index.ts';
 import type { AccessDevice } from './accessFile.ts';
@@ -185,7 +186,7 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
       const device = door.deviceOf(tokenIn(req));
       if (!device) throw new HttpRefusal(401, 'This device is not let in.');
       const carry = bodyOf(carrySchema, req);
-      const now = Date.now();
+      const now = worldMs();
       for (const [key, c] of carried) if (c.until < now || carried.size >= mostCarried) carried.delete(key);
       const token = newToken();
       carried.set(tokenHash(token), { carry, device, until: now + carryMs });
@@ -197,7 +198,7 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
       const key = tokenHash(bodyOf(arriveSchema, req).token);
       const held = carried.get(key);
       carried.delete(key);
-      if (!held || held.until < Date.now())
+      if (!held || held.until < worldMs())
         throw new HttpRefusal(410, 'That took too long. Open the old name once more and go over from there.');
       setCookie(req, res, door.secondToken(held.device));
       res.json(held.carry);

@@ -33,3 +33,6 @@ export function makeClock(env: { TAMBO_NOW?: string; TAMBO_CLOCK?: string }): Cl
     stopped,
   };
 }
+
+/** The time of the world, whatever a household's clock was set to: certificates, and how fast one may try, go by it. */
+export const worldMs = (): number => Date.now();
