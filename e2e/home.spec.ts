@@ -46,9 +46,9 @@ test('opened in Kitchen by who owns the computer, a phone trusts it, comes in, a
   const line = phone.getByRole('checkbox').first();
   const name = (await line.getAttribute('aria-label')) ?? '';
   await other.waitForTimeout(2500);
-  await line.check();
+  await line.click();
   await expect(other.getByRole('checkbox', { name, exact: true })).toBeChecked({ timeout: 15_000 });
-  await other.getByRole('checkbox', { name, exact: true }).uncheck();
+  await other.getByRole('checkbox', { name, exact: true }).click();
   await expect(line).not.toBeChecked({ timeout: 15_000 });
 
   await row.getByRole('button', { name: /^Put/ }).click();

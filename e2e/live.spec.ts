@@ -15,7 +15,7 @@ test('what one device logs shows on another by itself, on the list, at the workt
   const name = (await line.getAttribute('aria-label')) ?? '';
   const there = other.getByRole('checkbox', { name, exact: true });
   await expect(there).not.toBeChecked();
-  await line.check();
+  await line.click();
   await settled(page);
   await expect(there).toBeChecked({ timeout: 15_000 });
 

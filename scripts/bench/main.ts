@@ -3,6 +3,7 @@ import { cpus, tmpdir, totalmem } from 'node:os';
 import path from 'node:path';
 import { ne } from 'drizzle-orm';
 import { a4Grid21 } from '#core/pack';
+import { homeEnv } from '../../e2e/trusting.ts';
 import { firstCount } from '../../e2e/samples/firstCount.ts';
 import { openDb, schema } from '../../server/db/index.ts';
 import { packsWhere, rebuild } from '../../server/events/index.ts';
@@ -15,6 +16,7 @@ import { inBrowser } from './browser.ts';
 import { correctionShows, rebuildCorrected } from './corrections.ts';
 import { figures, five, note, p95, timed } from './figures.ts';
 import { byHand } from './hand.ts';
+import { overTheDoor } from './home.ts';
 import { fillHousehold } from './household.ts';
 import { largeStores } from './large.ts';
 import { longLibrary } from './library.ts';
@@ -28,7 +30,7 @@ const root = path.resolve(import.meta.dirname, '../..');
 const migrations = path.join(root, 'server/db/migrations');
 const now = '2026-11-24T16:00:00.000Z';
 const today = '2026-11-24';
-const env = { TAMBO_DEMO: '1', TAMBO_NOW: now };
+const env = { TAMBO_DEMO: '1', TAMBO_NOW: now, ...homeEnv };
 const folder = mkdtempSync(path.join(tmpdir(), 'tambo-bench-'));
 
 // first start makes the demo; the figure is that of later starts
@@ -78,6 +80,7 @@ await typeOnThePage(server);
 await writeOnThePage(server);
 await byHand(server);
 await logUnderLoad(server.address);
+await overTheDoor(server);
 await server.stop();
 rmSync(folder, { recursive: true, force: true });
 

@@ -4,6 +4,7 @@ import { type SessionView } from '#core/session';
 import { viewOf } from '#core/queries';
 import { documentById, schema } from '../db/index.ts';
 import { notFound, type Context } from '../http.ts';
+import { cachedNow } from './cache.ts';
 import { settingOf } from './records.ts';
 
 export function sessionOf(ctx: Context, id: string): Session {
@@ -15,7 +16,7 @@ export function sessionOf(ctx: Context, id: string): Session {
 /** One session with everything derived. */
 export function sessionViewOf(ctx: Context, session: Session): SessionView {
   const { world, records, now } = settingOf(ctx);
-  return viewOf(session, world, records, now);
+  return cachedNow(ctx.db, 'session', session.id, now, () => viewOf(session, world, records, now));
 }
 
 /** When a recipe was last packed, from the newest pack of it. */

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm';
-import type { EventType } from '#core/contract';
+import type { EventType, Instant } from '#core/contract';
 import { schema, type Db } from '../db/index.ts';
 
 /** Both logs only ever grow, so the newest of each says how far they have come. */
@@ -51,6 +51,25 @@ export function cachedSince<T>(db: Db, name: string, make: (before?: { value: T;
   const value = make(found && { value: found.value as T, version: found.version });
   values.set(name, { version, value });
   return value;
+}
+
+interface Moment {
+  of?: string;
+  second?: string;
+  value?: unknown;
+}
+
+/**
+ * What was worked out for the newest moment: devices that are told of one entry all ask for the same within the second.
+ * @param name which answer; of each the last one is remembered
+ * @param of what it is about
+ * @param now the moment; within its second the same answer holds, until something is logged or written
+ */
+export function cachedNow<T>(db: Db, name: string, of: string, now: Instant, make: () => T): T {
+  const second = now.slice(0, 'YYYY-MM-DDTHH:MM:SS'.length);
+  const last = cachedSince(db, `the last ${name}`, (): Moment => ({}));
+  if (last.of !== of || last.second !== second) Object.assign(last, { of, second, value: make() } satisfies Moment);
+  return last.value as T;
 }
 
 /** Whether anything of these types was logged since. */

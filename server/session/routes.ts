@@ -4,6 +4,7 @@ import { asksForCopy } from '../files/away.ts';
 import { answer, notFound, param, type Context } from '../http.ts';
 import { sessionOf, sessionViewOf } from './answers.ts';
 import { snapshotOf, settingOf } from './records.ts';
+import { cachedNow } from './cache.ts';
 import { findIndex } from './find.ts';
 
 /** The frame, Today, sessions as all stations see them, the finder's list, and the household for a device to keep. */
@@ -13,14 +14,18 @@ export function sessionRoutes(ctx: Context): Router {
     '/frame',
     answer(() => {
       const { world, records, now } = settingOf(ctx);
-      return frameAnswer(world, records, now, ctx.clock.stopped);
+      // clocks are set by it: the moment is this one's own
+      return { ...cachedNow(ctx.db, 'frame', '', now, () => frameAnswer(world, records, now, ctx.clock.stopped)), now };
     }),
   );
   r.get(
     '/today',
     answer(() => {
       const { world, records, now } = settingOf(ctx);
-      return { ...todayAnswer(world, records, now), ...(asksForCopy(ctx) && { takeCopy: true }) };
+      return {
+        ...cachedNow(ctx.db, 'Today', '', now, () => todayAnswer(world, records, now)),
+        ...(asksForCopy(ctx) && { takeCopy: true }),
+      };
     }),
   );
   r.get(
@@ -34,8 +39,8 @@ export function sessionRoutes(ctx: Context): Router {
   r.get(
     '/sessions',
     answer(() => {
-      const { world, records, today } = settingOf(ctx);
-      return sessionsAnswer(world, records, today);
+      const { world, records, today, now } = settingOf(ctx);
+      return cachedNow(ctx.db, 'sessions', '', now, () => sessionsAnswer(world, records, today));
     }),
   );
   r.get(
@@ -55,7 +60,8 @@ export function sessionRoutes(ctx: Context): Router {
     '/changes/:id',
     answer((req) => {
       const { world, records, now } = settingOf(ctx);
-      return changesAnswer(sessionOf(ctx, param(req, 'id')), world, records, now);
+      const session = sessionOf(ctx, param(req, 'id'));
+      return cachedNow(ctx.db, 'changes', session.id, now, () => changesAnswer(session, world, records, now));
     }),
   );
   return r;

@@ -8,6 +8,8 @@ import type { AppStore } from './store.ts';
 
 /** One's own entry is answered first: what is told of it is no news then. */
 const settleMs = 150;
+/** Somebody else's is asked for at once; what they log in a run is asked for once. */
+const gatherMs = 15;
 /** Without being told: asked so often while the page is looked at. */
 const askMs = 5000;
 
@@ -26,12 +28,13 @@ export function startLive(store: AppStore): void {
   let settle: ReturnType<typeof setTimeout> | undefined;
   const heard = (told: Told): void => {
     clearTimeout(settle);
+    const own = store.getState().outbox.pending.length > 0;
     settle = setTimeout(() => {
       const { outbox } = store.getState();
       if (!isNews(told, selectFrame(store.getState()), outbox.pending.length)) return;
       store.dispatch(api.util.invalidateTags(['World']));
       cacheSoon();
-    }, settleMs);
+    }, own ? settleMs : gatherMs);
   };
   const ask = (): void => {
     // a device that is not let in is told nothing, and asks for nothing
