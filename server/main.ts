@@ -11,7 +11,7 @@ import { ensureProjection } from './events/index.ts';
 import { dataFolder } from './folder.ts';
 import { checkWhole, clearHalfMade, dailyCopy, noteDamage, unfinishedSwap } from './files/index.ts';
 import { Jobs } from './files/jobs.ts';
-import type { Context } from './http.ts';
+import { HttpRefusal, type Context } from './http.ts';
 import { listen } from './listen.ts';
 
 const here = import.meta.dirname;
@@ -44,7 +44,7 @@ async function toTheHome(home: Home, log: pino.Logger): Promise<void> {
     await (asked ? home.open(home.door.file.now.name) : home.reopen());
     if (home.isOpen) say(`Open to the home network: ${home.urls().join('  ')}`);
   } catch (error) {
-    log.error(error);
+    if (!(error instanceof HttpRefusal)) log.error(error);
     say(`The home network stays shut: ${error instanceof Error ? error.message : 'see the log'}`);
   }
 }

@@ -124,6 +124,31 @@ describe('the door', () => {
     expect(readFileSync(path.join(h.s.ctx.folder, 'access.json'), 'utf8')).not.toContain(cookieIn(said).split('=')[1]);
   });
 
+  it('the whole passphrase counts, spaces, signs and all, however a keyboard puts its letters together', async () => {
+    const h = await household();
+    const long = `crème brûlée & 12 œufs, “sous vide” ${'x'.repeat(90)}`;
+    await h.at('/home/passphrase', { passphrase: long });
+    const as = (passphrase: string): Promise<Said> => h.from('/door/in', { body: { ...phone, passphrase } });
+    expect((await as(long.slice(0, -1))).status).toBe(403);
+    expect((await as(long.normalize('NFD'))).status).toBe(200);
+    expect((await as(long)).status).toBe(200);
+  });
+
+  it('tells browsers what they may do with its pages, on every answer', async () => {
+    const h = await household();
+    for (const p of ['/door', '/today', '/nowhere']) {
+      const { headers } = await h.from(p);
+      expect(headers['content-security-policy']).toMatch(/default-src 'self'.*frame-ancestors 'none'.*object-src 'none'/);
+      expect(headers['content-security-policy']).not.toMatch(/script-src[^;]*unsafe-inline/);
+      expect(headers).toMatchObject({
+        'x-content-type-options': 'nosniff',
+        'referrer-policy': 'no-referrer',
+        'cross-origin-opener-policy': 'same-origin',
+      });
+      expect(headers['x-powered-by']).toBeUndefined();
+    }
+  });
+
   it('another cookie, a shortened one, one of a device that left: none is let in', async () => {
     const h = await household();
     const cookie = await h.comeIn();

@@ -3,18 +3,20 @@ import { passphraseSchema } from '#core/contract';
 import type { Home } from './home.ts';
 import { hashOf, suggested, weakness } from './passphrase.ts';
 
-/** Reads one line; what is typed at a terminal is not shown. */
-async function readSecret(says: string): Promise<string> {
+/** Lines that are typed, not shown at a terminal while they are. */
+function secretLines(): { next: (says: string) => Promise<string>; close: () => void } {
   const { stdin, stdout } = process;
-  stdout.write(says);
   const lines = createInterface({ input: stdin, ...(stdin.isTTY && { terminal: true }) });
-  try {
-    const { value } = (await lines[Symbol.asyncIterator]().next()) as { value?: string };
-    return (value ?? '').trim();
-  } finally {
-    lines.close();
-    stdout.write('\n');
-  }
+  const typed = lines[Symbol.asyncIterator]();
+  return {
+    next: async (says) => {
+      stdout.write(says);
+      const { value } = (await typed.next()) as { value?: string };
+      stdout.write('\n');
+      return (value ?? '').trim();
+    },
+    close: () => lines.close(),
+  };
 }
 
 const maxAsked = 3;
@@ -23,20 +25,25 @@ const maxAsked = 3;
 export async function askAtTerminal(home: Home, say: (text: string) => void): Promise<void> {
   const { file } = home.door;
   const anew = process.env.TAMBO_NEW_PASSPHRASE === '1';
-  for (let asked = 0; (anew || !file.now.passphrase) && asked < maxAsked; asked += 1) {
-    say(`Phones come in with a passphrase of 12 letters or more, such as: ${suggested()}`);
-    const typed = await readSecret('Passphrase: ');
-    const short = !passphraseSchema.safeParse(typed).success;
-    const weak = short ? 'It needs 12 letters or more.' : await weakness(typed, [file.now.name, 'tambo', 'kitchen']);
-    if (weak !== undefined) {
+  if (file.now.passphrase && !anew) return;
+  const lines = secretLines();
+  try {
+    for (let asked = 0; asked < maxAsked; asked += 1) {
+      say(`Phones come in with a passphrase of 12 letters or more, such as: ${suggested()}`);
+      const typed = await lines.next('Passphrase: ');
+      const short = !passphraseSchema.safeParse(typed).success;
+      const weak = short ? 'It needs 12 letters or more.' : await weakness(typed, [file.now.name, 'tambo', 'kitchen']);
+      if (weak === undefined) return await take(home, typed, anew);
       say(weak);
-      continue;
     }
-    file.set({ passphrase: await hashOf(typed), ...(anew && { askHere: false }) });
-    if (anew) {
-      home.door.endAll();
-      home.door.note('The passphrase is another one; every device is asked again');
-    }
-    return;
+  } finally {
+    lines.close();
   }
+}
+
+async function take(home: Home, passphrase: string, anew: boolean): Promise<void> {
+  home.door.file.set({ passphrase: await hashOf(passphrase), ...(anew && { askHere: false }) });
+  if (!anew) return;
+  home.door.endAll();
+  home.door.note('The passphrase is another one; every device is asked again');
 }

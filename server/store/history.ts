@@ -168,5 +168,7 @@ const atTheDoor = (ctx: Context): Entry[] => (ctx.doorLines?.() ?? []).map((l) =
 
 /** Events and document changes, newest first, each with what takes it back or brings it back; who came in over the home network among them. */
 export const history = (ctx: Context, limit: number): HistoryAnswer => ({
-  entries: [...logged(ctx, limit), ...changed(ctx.db, limit), ...atTheDoor(ctx)].toSorted((a, b) => b.at.localeCompare(a.at)).slice(0, limit),
+  entries: [...logged(ctx, limit), ...changed(ctx.db, limit), ...atTheDoor(ctx)]
+    .toSorted((a, b) => b.at.localeCompare(a.at))
+    .slice(0, limit),
 });

@@ -26,7 +26,8 @@ function wayOf(entry: Entry): UndoWay {
 function EntryRow({ entry, zone }: { entry: Entry; zone: string }) {
   const { undo } = useCommands();
   const [open, setOpen] = useState(false);
-  const can = entry.undone ? entry.undoneBy !== undefined : true;
+  // who came in and who was put out is told, and cannot be taken back
+  const can = entry.type !== 'door' && (entry.undone ? entry.undoneBy !== undefined : true);
   const act = entry.undone ? 'Bring back' : 'Take back';
   return (
     <>
@@ -64,7 +65,7 @@ export function HistoryPage() {
   const { data, error, refetch } = useHistoryQuery(limit);
   const frame = useFrameQuery().data;
   const [q, setQ] = useState('');
-  const [type, setType] = useState<'event' | 'change'>();
+  const [type, setType] = useState<Entry['type']>();
   if (!data || !frame) return <Waiting error={error} refetch={() => void refetch()} />;
   const zone = frame.household.timeZone;
   const shown = data.entries.filter((e) => (!type || e.type === type) && e.says.toLowerCase().includes(q.toLowerCase()));
@@ -83,6 +84,7 @@ export function HistoryPage() {
             [
               ['event', 'logged'],
               ['change', 'changed'],
+              ['door', 'at the door'],
             ] as const
           ).map(([id, name]) => (
             <Button variant="chip" key={id} aria-pressed={type === id} onClick={() => setType(type === id ? undefined : id)}>
