@@ -47,7 +47,9 @@ export const test = base.extend<{ atHome: AtHome }, { livedHome: string }>({
     };
     const opened = await at<HomeAnswer>('/home/open', { name: 'our-kitchen', passphrase });
     const [url = ''] = opened.urls;
-    const { authority } = JSON.parse(readFileSync(path.join(server.data, 'access.json'), 'utf8')) as { authority: { certPem: string } };
+    const { authority } = JSON.parse(readFileSync(path.join(server.data, 'demo.access.json'), 'utf8')) as {
+      authority: { certPem: string };
+    };
     const closing: (() => Promise<void>)[] = [];
     const launch = async (certPem?: string): Promise<Browser> => {
       const { browser, close } = await homeBrowser(certPem);

@@ -7,5 +7,6 @@ ensureInstalled();
 await ensureBuilt();
 const folder = path.resolve(root, process.env.TAMBO_DATA ?? 'data');
 if (process.argv.includes('--reset'))
-  for (const end of ['', '-wal', '-shm']) rmSync(path.join(folder, `demo.sqlite${end}`), { force: true });
+  for (const name of ['demo.sqlite', 'demo.sqlite-wal', 'demo.sqlite-shm', 'demo.access.json'])
+    rmSync(path.join(folder, name), { force: true });
 process.exitCode = await runServer({ TAMBO_DEMO: '1', TAMBO_DATA: folder });

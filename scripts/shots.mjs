@@ -17,7 +17,15 @@ const out = path.resolve(root, arg('out') ?? 'docs/screenshots');
 const only = arg('only')?.split(',');
 mkdirSync(out, { recursive: true });
 
-const server = await startServer({ env: { TAMBO_DEMO: '1', TAMBO_NOW: '2026-11-24T16:00:00.000Z', TAMBO_CLOCK: 'stopped' } });
+const server = await startServer({
+  env: {
+    TAMBO_DEMO: '1',
+    TAMBO_NOW: '2026-11-24T16:00:00.000Z',
+    TAMBO_CLOCK: 'stopped',
+    TAMBO_HOME_ADDRESSES: '192.168.1.20',
+    TAMBO_HOME_QUIET: '1',
+  },
+});
 const browser = await chromium.launch({ executablePath, args: chromiumArgs });
 const get = async (p) => (await fetch(`${server.address}/api${p}`)).json();
 const { sessions } = await get('/sessions');
@@ -56,6 +64,7 @@ const views = {
   welcome: '/welcome?step=3',
   phone: `/shop/${next.id}`,
   dark: '/',
+  home: '/kitchen?tab=household',
   // last: it begins to cook
   worktop: `/worktop/${next.id}`,
 };
@@ -77,7 +86,7 @@ const kept = [
   'kitchen',
   'welcome',
   'phone',
-  'dark',
+  'home',
   'worktop',
 ];
 
@@ -87,6 +96,15 @@ const looks = {
   dark: { colorScheme: 'dark' },
   worktop: { viewport: { width: 1180, height: 820 } },
 };
+
+const post = (p, body) =>
+  fetch(`${server.address}/api${p}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) });
+
+/** The household stands open, and a phone is being added. */
+async function openHome() {
+  await post('/home/open', { name: 'our-kitchen', passphrase: 'five words nobody has chosen yet' });
+  await post('/home/trust', { on: true });
+}
 
 /** Some clocks run on the worktop: tasks that began a while ago. */
 async function beginToCook() {
@@ -102,11 +120,7 @@ async function beginToCook() {
     version: 1,
     data: { sessionId: next.id, taskId: t.id, cookId: i === 0 ? 'cook_joaquim' : 'cook_neighbour' },
   }));
-  await fetch(`${server.address}/api/events`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(events),
-  });
+  await post('/events', events);
 }
 
 for (const [name, url] of Object.entries(views)) {
@@ -119,6 +133,7 @@ for (const [name, url] of Object.entries(views)) {
     ...looks[name],
   });
   if (name === 'worktop') await beginToCook();
+  if (name === 'home') await openHome();
   page.on('console', (m) => m.type() === 'error' && console.log(name, m.text()));
   page.on('pageerror', (e) => console.log(name, 'page error', e.message));
   await page.goto(server.address + url, { waitUntil: 'networkidle' });
@@ -128,6 +143,7 @@ for (const [name, url] of Object.entries(views)) {
       .click()
       .catch(() => {});
   if (name === 'method') await page.getByLabel('How it is cooked').evaluate((e) => e.scrollIntoView());
+  if (name === 'home') await page.getByRole('heading', { name: 'Home network' }).evaluate((e) => e.scrollIntoView());
   if (name === 'welcome') await page.getByRole('textbox').fill('leek soup 4 about october shed left');
   await page.waitForTimeout(250);
   const wide = await page.evaluate('document.documentElement.scrollWidth');

@@ -153,7 +153,7 @@ export async function overTheDoor(server: RunningServer): Promise<void> {
       })
     ).json();
   const home = (await post('/home/open', { name: 'our-kitchen', passphrase })) as HomeAnswer;
-  const { authority } = JSON.parse(readFileSync(path.join(server.data, 'access.json'), 'utf8')) as { authority: { certPem: string } };
+  const { authority } = JSON.parse(readFileSync(path.join(server.data, 'demo.access.json'), 'utf8')) as { authority: { certPem: string } };
   const store = (await (await fetch(`${server.address}/api/store`)).json()) as StoreAnswer;
   await showsOnAnother(server, home.urls[0] ?? '', authority.certPem);
   await fiveDevices(home.port, authority.certPem, store);

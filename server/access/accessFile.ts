@@ -66,8 +66,10 @@ export class AccessFile {
   /** The file was there and could not be read: it was put aside, and nothing is open. */
   readonly lost: boolean;
 
-  constructor(folder: string) {
-    this.#file = path.join(folder, 'access.json');
+  /** @param dbFile the household's; the demo's door is another one */
+  constructor(dbFile: string) {
+    const { dir, name } = path.parse(dbFile);
+    this.#file = path.join(dir, `${name}.access.json`);
     const read = existsSync(this.#file) ? accessSchema.safeParse(readJson(this.#file)) : undefined;
     this.lost = read?.success === false;
     if (this.lost) renameSync(this.#file, `${this.#file}.unread`);

@@ -72,8 +72,8 @@ describe('the plain listener', () => {
       '/api/door',
       '/api/events',
       '/index.html',
-      '/access.json',
-      '/../access.json',
+      '/test.access.json',
+      '/../test.access.json',
       '/api/help/x',
     ])
       expect([404, 410], p).toContain((await ask(`${base}${p}`)).status);

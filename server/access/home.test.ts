@@ -121,7 +121,7 @@ describe('the door', () => {
     expect(said.headers['strict-transport-security']).toMatch(/max-age=\d{7,}/);
     expect(said.headers['cache-control']).toBe('no-store');
     // what is kept opens nothing: the file holds a digest
-    expect(readFileSync(path.join(h.s.ctx.folder, 'access.json'), 'utf8')).not.toContain(cookieIn(said).split('=')[1]);
+    expect(readFileSync(path.join(h.s.ctx.folder, 'test.access.json'), 'utf8')).not.toContain(cookieIn(said).split('=')[1]);
   });
 
   it('the whole passphrase counts, spaces, signs and all, however a keyboard puts its letters together', async () => {
@@ -378,17 +378,17 @@ describe('what no copy holds', () => {
       ).toEqual([]);
       expect(name).not.toContain('access');
     }
-    expect(statSync(path.join(h.s.ctx.folder, 'access.json')).mode & 0o077).toBe(0);
+    expect(statSync(path.join(h.s.ctx.folder, 'test.access.json')).mode & 0o077).toBe(0);
     expect(
       readdirSync(h.s.ctx.folder)
-        .filter((f) => f.startsWith('access'))
+        .filter((f) => f.includes('access'))
         .toSorted(),
-    ).toEqual(['access.json']);
+    ).toEqual(['test.access.json']);
   });
 
   it('a file that cannot be read shuts the household and is put aside, not lost', async () => {
     const s = testServer();
-    const file = path.join(s.ctx.folder, 'access.json');
+    const file = path.join(s.ctx.folder, 'test.access.json');
     writeFileSync(file, '{ half');
     const again = openedServer(s.ctx.dbFile, s.clock.now());
     open.push(() => s.close());

@@ -13,7 +13,7 @@ export type { Home, HomeEnv } from './home.ts';
 
 /** The door of a household, from the file beside its data. */
 export function homeOf(ctx: Context, log: Logger, env?: HomeEnv): Home {
-  const door = new Door(new AccessFile(ctx.folder), ctx.clock.now);
+  const door = new Door(new AccessFile(ctx.dbFile), ctx.clock.now);
   ctx.doorLines = () => door.file.now.log;
   return new Home(ctx, door, new Helpers(ctx, door), log, env);
 }

@@ -14,7 +14,7 @@ interface AccessOnDisk {
   passphrase?: { hash: string };
   devices: { ended?: string }[];
 }
-const access = (): AccessOnDisk => JSON.parse(readFileSync(path.join(folder, 'access.json'), 'utf8')) as AccessOnDisk;
+const access = (): AccessOnDisk => JSON.parse(readFileSync(path.join(folder, 'tambo.access.json'), 'utf8')) as AccessOnDisk;
 
 /** Starts Tambo as the command line does, types these lines, and stops it once it stands; what it said. */
 async function started(env: Record<string, string>, typed: readonly string[]): Promise<string> {
@@ -54,7 +54,7 @@ describe('opened by a start at the computer', () => {
     const before = access().passphrase?.hash;
     const at = new Date().toISOString();
     const phone = { id: 'p1', tokenHash: 'x', name: 'Phone', kind: 'phone', since: at, seen: at, address: '192.168.1.9' };
-    writeFileSync(path.join(folder, 'access.json'), JSON.stringify({ ...access(), askHere: true, devices: [phone] }));
+    writeFileSync(path.join(folder, 'tambo.access.json'), JSON.stringify({ ...access(), askHere: true, devices: [phone] }));
     const said = await started({ TAMBO_NEW_PASSPHRASE: '1' }, ['walnut whisk toast thyme spinach']);
     expect(said).toContain('Open to the home network');
     expect(access().passphrase?.hash).not.toBe(before);
@@ -63,7 +63,7 @@ describe('opened by a start at the computer', () => {
   }, 60_000);
 
   it('one that is guessed early leaves it shut and says why', async () => {
-    rmSync(path.join(folder, 'access.json'));
+    rmSync(path.join(folder, 'tambo.access.json'));
     const said = await started({ TAMBO_HOME: '1' }, ['short', 'password1234', 'qwertyuiop12']);
     expect(said).toContain('12 letters or more');
     expect(said).toContain('guessed early');

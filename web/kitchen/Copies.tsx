@@ -235,8 +235,8 @@ export function Copies({ zone }: { zone: string }) {
         <Title order={2}>Restore, or move in</Title>
         <Text inherit mb={12}>
           Choose a backup, from here or from another machine. You see what would change before anything does. To move a household: back up
-          there, start Tambo here, choose the file. What lets phones in is in no backup: open this one to the home network with the same name and
-          port, and each phone trusts it once more; what waits on them comes along.
+          there, start Tambo here, choose the file. What lets phones in is in no backup: open this one to the home network with the same
+          name and port, and each phone trusts it once more; what waits on them comes along.
         </Text>
         <FileButton resetRef={fileTaken} accept=".zip,application/zip" inputProps={{ 'aria-label': 'Backup file' }} onChange={chosen}>
           {(props) => (

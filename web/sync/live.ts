@@ -29,12 +29,15 @@ export function startLive(store: AppStore): void {
   const heard = (told: Told): void => {
     clearTimeout(settle);
     const own = store.getState().outbox.pending.length > 0;
-    settle = setTimeout(() => {
-      const { outbox } = store.getState();
-      if (!isNews(told, selectFrame(store.getState()), outbox.pending.length)) return;
-      store.dispatch(api.util.invalidateTags(['World']));
-      cacheSoon();
-    }, own ? settleMs : gatherMs);
+    settle = setTimeout(
+      () => {
+        const { outbox } = store.getState();
+        if (!isNews(told, selectFrame(store.getState()), outbox.pending.length)) return;
+        store.dispatch(api.util.invalidateTags(['World']));
+        cacheSoon();
+      },
+      own ? settleMs : gatherMs,
+    );
   };
   const ask = (): void => {
     // a device that is not let in is told nothing, and asks for nothing
