@@ -24,6 +24,10 @@ import { acceptUndo, acceptWrite } from './writes/index.ts';
 
 const eventsBody = z.array(z.unknown()).min(1).max(2000);
 
+/** What a body that is too large should have kept to. */
+const limitOf = (error: object): string =>
+  'limit' in error ? ` of at most ${Math.round(Number(error.limit) / 1024).toLocaleString('en-GB')} kB` : '';
+
 /** Errors answer in words; what nobody expected is logged and says so without its insides. */
 const onError =
   (ctx: Context, log: Logger): ErrorRequestHandler =>
@@ -38,7 +42,7 @@ const onError =
     ) {
       return void res.status(error.type === 'entity.too.large' ? 413 : 400).json({
         message: 'This was not readable JSON; nothing was kept.',
-        refusals: [{ path: '(body)', expected: 'JSON of at most 6 MB', got: String((error as { type: string }).type) }],
+        refusals: [{ path: '(body)', expected: `JSON${limitOf(error)}`, got: String((error as { type: string }).type) }],
       });
     }
     const trouble = troubleOf(error);
@@ -118,6 +122,9 @@ export function createApp(
   // level 1: answers are small and the time to pack them counts more than the bytes
   // what is told as it happens must not be gathered first
   app.use(compression({ level: 1, filter: (req, res) => req.originalUrl !== '/api/live' && compression.filter(req, res) }));
+  // nobody is let in yet: what a stranger sends is small, or not looked at
+  app.use('/api', gate(home));
+  app.use(['/api/door/in', '/api/door/arrive'], express.json({ limit: '8kb' }));
   app.use(express.json({ limit: '24mb' }));
 
   app.get(
@@ -125,7 +132,6 @@ export function createApp(
     (_req, res) => void res.json({ ok: true, now: ctx.clock.now(), test: ctx.clock.test, stopped: ctx.clock.stopped }),
   );
   const { live, routes: liveRoutes } = liveOf(ctx);
-  app.use('/api', gate(home));
   app.use('/api', accessRoutes(ctx, home, live));
   app.use('/api', notWhileDamaged(ctx));
   app.use('/api', liveRoutes);

@@ -149,6 +149,12 @@ describe('the door', () => {
     }
   });
 
+  it('what a stranger sends is small, or not looked at', async () => {
+    const h = await household();
+    expect((await h.from('/events', { body: ['x'.repeat(3_000_000)] })).status).toBe(401);
+    expect((await h.from('/door/in', { body: { ...phone, name: 'x'.repeat(20_000) } })).status).toBe(413);
+  });
+
   it('another cookie, a shortened one, one of a device that left: none is let in', async () => {
     const h = await household();
     const cookie = await h.comeIn();

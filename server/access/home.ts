@@ -30,11 +30,14 @@ export interface HomeEnv {
   TAMBO_HOME_QUIET?: string;
 }
 
+/** Networks that a computer has within itself, or far away: no phone of the home is on them. */
+const notTheHome = /^(docker|br-|veth|virbr|vmnet|vboxnet|vEthernet|tun|tap|utun|wg|zt|tailscale)/i;
+
 /** The computer's own IPv4 addresses on networks of homes. */
 const ownAddresses = (): string[] =>
-  Object.values(networkInterfaces())
-    .flat()
-    .flatMap((i) => (i && !i.internal && i.family === 'IPv4' && isHomeAddress(i.address) ? [i.address] : []));
+  Object.entries(networkInterfaces())
+    .flatMap(([name, list]) => (notTheHome.test(name) ? [] : (list ?? [])))
+    .flatMap((i) => (!i.internal && i.family === 'IPv4' && isHomeAddress(i.address) ? [i.address] : []));
 
 /** The household on its home network: an https listener with a certificate of its own making, its name, and a small plain listener for what comes before trust. */
 export class Home {

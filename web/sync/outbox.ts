@@ -33,6 +33,9 @@ let memorySeq = firstInMemory;
 /** Acknowledged by the server, not yet seen by the page. */
 const answered = new Set<number>();
 
+/** What is said where the household takes nothing from this page's address. */
+const elsewhere = 'Tambo takes no entries from this address: open it by its own name.';
+
 /** Quiet time after the first page stands. */
 const localAfterMs = 2500;
 
@@ -131,7 +134,7 @@ async function sendAll(): Promise<boolean> {
     return true;
   } catch (error) {
     store.dispatch(offline(undefined));
-    if (error instanceof DoorShut && error.status === 401) store.dispatch(shut());
+    if (error instanceof DoorShut) store.dispatch(error.status === 401 ? shut() : toldLater(elsewhere));
     if (error instanceof Again && error.says !== undefined) store.dispatch(toldLater(error.says));
     // without a connection the pages are made here, with what waits
     store.dispatch(api.util.invalidateTags(['World']));
