@@ -104,6 +104,30 @@ describe('a helper’s evening', () => {
     expect((await ask(`${base}/api/help/${token}/act`, { body: { id: 'tap8', taskId: 'no-such-task', act: 'done' } })).status).toBe(404);
   });
 
+  it('ends with the session: once the last dish is packed there is nothing left to help with', async () => {
+    const { at, session, link } = await evening();
+    const { base, token } = await link();
+    const { sessions } = (await at('/sessions')).body as unknown as SessionsAnswer;
+    const over = sessions.find((x) => x.day < '2026-11-24')!;
+    expect((await at('/home/links', { sessionId: over.id })).status).toBe(409);
+    const { now } = (await at('/health')).body as { now: string };
+    const { batches } = help(await ask(`${base}/api/help/${token}`)).cook.session;
+    const close = batches.map((b, counter) => ({
+      id: `closed${counter}`,
+      type: 'packingClosed',
+      subjects: [session.id],
+      instant: now,
+      device: 'another',
+      counter,
+      version: 1,
+      data: { batchId: b.id },
+    }));
+    expect((await at('/events', close)).status).toBe(200);
+    const said = await ask(`${base}/api/help/${token}`);
+    expect(said.status).toBe(410);
+    expect(said.body.message).toContain('packed');
+  });
+
   it('ends with the night, or when the household says so; a guessed link opens nothing', async () => {
     const { s, at, link } = await evening();
     const { id, base, token } = await link();

@@ -5,7 +5,7 @@ import { sayTask } from '#core/cook';
 import { addDays, dayOf, instantAt, minutesBetween } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
 import { sessionPart, type HelpAnswer } from '#core/queries';
-import type { TaskView } from '#core/session';
+import { stages, type SessionView, type TaskView } from '#core/session';
 import { acceptEvents } from '../events/index.ts';
 import { HttpRefusal, type Context } from '../http.ts';
 import { householdOf, sessionOf, sessionViewOf, settingOf } from '../session/index.ts';
@@ -40,6 +40,8 @@ export class Helpers {
   /** Makes a link to one session. */
   make(sessionId: string): AccessLink {
     const session = sessionOf(this.#ctx, sessionId);
+    if (isOver(sessionViewOf(this.#ctx, session)))
+      throw new HttpRefusal(409, `${session.name} is packed: there is nothing left to help with.`);
     const now = this.#ctx.clock.now();
     const zone = zoneOf(this.#ctx);
     const day = [session.day, dayOf(now, zone)].toSorted().at(-1) ?? session.day;
@@ -81,7 +83,8 @@ export class Helpers {
 
   answer(token: string): HelpAnswer {
     const link = this.linkOf(token);
-    const cook = sessionPart(sessionViewOf(this.#ctx, sessionOf(this.#ctx, link.sessionId)), 'cook');
+    const view = this.#viewOf(link);
+    const cook = sessionPart(view, 'cook');
     const { world } = settingOf(this.#ctx);
     const places = [...new Set(cook.tasks.filter((t) => !isClosed(t)).flatMap((t) => t.hazards))] as CautionPlace[];
     const cautions = cautionsFor([...places, 'cooling'], world.household.country, world.figures);
@@ -91,7 +94,7 @@ export class Helpers {
   /** What a helper did with a task; what stands so already is not logged again. */
   act(token: string, asked: HelpAct): HelpAnswer {
     const link = this.linkOf(token);
-    const view = sessionViewOf(this.#ctx, sessionOf(this.#ctx, link.sessionId));
+    const view = this.#viewOf(link);
     const task = view.tasks.find((t) => t.id === asked.taskId);
     if (!task) throw new HttpRefusal(404, 'This task is not in the plan any longer. Nothing was changed.');
     const act = actOf(link.sessionId, task, asked, this.#ctx.clock.now());
@@ -112,7 +115,17 @@ export class Helpers {
     }
     return this.answer(token);
   }
+
+  /** The session's work, as long as there is any. */
+  #viewOf(link: AccessLink): SessionView {
+    const view = sessionViewOf(this.#ctx, sessionOf(this.#ctx, link.sessionId));
+    if (isOver(view)) throw new HttpRefusal(410, 'Everything is cooked and packed. Thank you for helping.');
+    return view;
+  }
 }
+
+/** The last dish is packed: the evening is over, whatever the hour. */
+const isOver = (view: SessionView): boolean => view.batches.length > 0 && stages.indexOf(view.state.stage) >= stages.indexOf('packed');
 
 const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
 
