@@ -14,8 +14,9 @@ export function sessionRoutes(ctx: Context): Router {
     '/frame',
     answer(() => {
       const { world, records, now } = settingOf(ctx);
-      // clocks are set by it: the moment is this one's own
-      return { ...cachedNow(ctx.db, 'frame', '', now, () => frameAnswer(world, records, now, ctx.clock.stopped)), now };
+      const frame = cachedNow(ctx.db, 'frame', '', now, () => frameAnswer(world, records, now, ctx.clock.stopped));
+      // clocks are set by it, and no log tells of what two devices changed: both are of this very moment
+      return { ...frame, now, clashes: [...records.clashes()] };
     }),
   );
   r.get(
