@@ -26,10 +26,12 @@ export interface AtHome {
   url: string;
 }
 
-export const test = base.extend<{ atHome: AtHome }, { livedHome: string }>({
+export const test = base.extend<{ opened: boolean; atHome: AtHome }, { livedHome: string }>({
+  /** It stands open already when a test begins. */
+  opened: [true, { option: true }],
   // the server of the other tests is not opened: this one is a household's own
   livedHome: [async ({ lived }, use) => use(lived), { scope: 'worker' }],
-  atHome: async ({ livedHome }, use) => {
+  atHome: async ({ livedHome, opened }, use) => {
     const folder = mkdtempSync(path.join(tmpdir(), 'tambo-'));
     cpSync(livedHome, folder, { recursive: true });
     const env = {
@@ -45,11 +47,10 @@ export const test = base.extend<{ atHome: AtHome }, { livedHome: string }>({
       );
       return (await res.json()) as T;
     };
-    const opened = await at<HomeAnswer>('/home/open', { name: 'our-kitchen', passphrase });
-    const [url = ''] = opened.urls;
-    const { authority } = JSON.parse(readFileSync(path.join(server.data, 'demo.access.json'), 'utf8')) as {
-      authority: { certPem: string };
-    };
+    const [url = ''] = opened ? (await at<HomeAnswer>('/home/open', { name: 'our-kitchen', passphrase })).urls : [];
+    const authority = (): string =>
+      (JSON.parse(readFileSync(path.join(server.data, 'demo.access.json'), 'utf8')) as { authority: { certPem: string } }).authority
+        .certPem;
     const closing: (() => Promise<void>)[] = [];
     const launch = async (certPem?: string): Promise<Browser> => {
       const { browser, close } = await homeBrowser(certPem);
@@ -63,7 +64,7 @@ export const test = base.extend<{ atHome: AtHome }, { livedHome: string }>({
       url,
       home: () => at<HomeAnswer>('/home'),
       device: async (options = phoneSize) => {
-        trusting ??= await launch(authority.certPem);
+        trusting ??= await launch(authority());
         const context = await trusting.newContext(options);
         return { context, page: await context.newPage() };
       },

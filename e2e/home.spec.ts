@@ -234,3 +234,67 @@ test('a week of three phones and a tablet, half of it without signal: everything
   await devices[0]!.page.reload();
   await expect(devices[0]!.page.getByText(/^\d+\spacks\sof/)).toBeVisible();
 });
+
+test.describe('at the computer', () => {
+  test.use({ opened: false });
+
+  test('it is opened, named anew, given another passphrase, asked for it itself and shut, each with what it means', async ({
+    atHome,
+    page,
+  }) => {
+    await page.goto(`${atHome.server.address}/kitchen?tab=household`);
+    const card = page.getByRole('region', { name: 'Home network' });
+    await expect(card).toContainText('Shut: Tambo answers on this computer only.');
+    const open = card.getByRole('button', { name: 'Open to the home network' });
+    // what cannot be taken is said at its field, and nothing is opened
+    await card.getByLabel('What phones find it by').fill('our kitchen!');
+    await card.getByLabel('Passphrase', { exact: true }).fill('short');
+    await open.click();
+    await expect(card.getByText(/^Small letters, digits/)).toBeVisible();
+    await expect(card.getByText('Twelve letters or more', { exact: true })).toBeVisible();
+    await card.getByLabel('What phones find it by').fill('our-kitchen');
+    await card.getByLabel('Passphrase', { exact: true }).fill('password1234');
+    await open.click();
+    await expect(card.getByRole('alert')).toContainText('It would be guessed early');
+    await card.getByRole('button', { name: 'Make one up' }).click();
+    await expect(card.getByLabel('Passphrase', { exact: true })).toHaveValue(/^([a-z]+ ){4}[a-z]+$/);
+    const made = await card.getByLabel('Passphrase', { exact: true }).inputValue();
+    expect(await seriousFaults(page)).toEqual([]);
+    await open.click();
+    await expect(card).toContainText(/Open at https:\/\/our-kitchen\.local:\d+/);
+    await expect(card).toContainText('No device is in yet');
+
+    // lids carry the address from now on
+    await card.getByRole('button', { name: 'Print it on lids' }).click();
+    await expect(card.getByRole('button', { name: 'Print it on lids' })).toBeHidden();
+
+    await card.getByRole('button', { name: 'Another name' }).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toContainText('That name still answers for 30 days');
+    await dialog.getByLabel('What phones find it by').fill('galley');
+    await dialog.getByRole('button', { name: 'Take the new name' }).click();
+    await expect(card).toContainText(/Open at https:\/\/galley\.local:\d+/);
+    await expect(card).toContainText('our-kitchen.local still answers until');
+
+    await card.getByRole('button', { name: 'Another passphrase' }).click();
+    await dialog.getByLabel('Passphrase', { exact: true }).fill(passphrase);
+    await dialog.getByRole('button', { name: 'Take the new passphrase' }).click();
+    await expect(dialog).toBeHidden();
+
+    // the computer is asked too: the old passphrase opens nothing, the new one does
+    await card.getByRole('button', { name: 'It is asked too' }).click();
+    await expect(page.getByRole('heading', { name: 'Come in' })).toBeVisible();
+    await page.getByLabel('Passphrase', { exact: true }).fill(made);
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page.getByRole('alert')).toContainText('That was not it');
+    await page.getByLabel('Passphrase', { exact: true }).fill(passphrase);
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await card.getByRole('button', { name: 'This computer needs no passphrase' }).click();
+
+    await card.getByRole('button', { name: 'Shut it to the home network' }).click();
+    await dialog.getByRole('button', { name: 'Shut it', exact: true }).click();
+    await expect(card).toContainText('Shut: Tambo answers on this computer only.');
+    // opened again it asks for no passphrase that is known already
+    await expect(card.getByLabel('Passphrase', { exact: true })).toHaveCount(0);
+  });
+});
