@@ -2,8 +2,6 @@ import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
-import { ulid } from 'ulid';
-import type { StoreAnswer } from '#core/queries';
 import { chromiumArgs, type RunningServer } from '../server.mjs';
 import { findChromium } from '../setup.mjs';
 import { note, p95 } from './figures.ts';
@@ -42,7 +40,7 @@ async function pageToPage(page: Page): Promise<number[]> {
     ['Kitchen', 'Kitchen'],
   ] as const;
   const times: number[] = [];
-  for (let round = 0; round < 7; round += 1)
+  for (let round = 0; round < 11; round += 1)
     for (const [link, head] of stations) {
       const nav = page.getByRole('navigation', { name: 'Stations', exact: true }).getByRole('link', { name: link });
       const shown = page.evaluate(heading(head)) as Promise<number>;
@@ -99,44 +97,6 @@ async function whileLooking(page: Page, server: RunningServer): Promise<number> 
   return Math.max(0, ...((await page.evaluate('window.long')) as number[]));
 }
 
-/** From an entry that another device sends to its showing on an open page, in milliseconds. */
-async function onAnother(page: Page, { address }: RunningServer): Promise<number[]> {
-  const { packs } = (await (await fetch(`${address}/api/store`)).json()) as StoreAnswer;
-  const pack = packs.find((p) => p.status === 'frozen' && p.placeId === 'place_shed')!;
-  await page.goto(`${address}/p/${pack.code}`);
-  await page
-    .getByText(/(left|right) basket/)
-    .first()
-    .waitFor();
-  // told from now on
-  await page.waitForTimeout(2500);
-  const times: number[] = [];
-  for (let n = 0; n < 24; n += 1) {
-    const [zoneId, says] = n % 2 === 0 ? ['shed_left', 'left basket'] : ['shed_right', 'right basket'];
-    const moved = {
-      id: ulid(),
-      type: 'moved',
-      subjects: [pack.packId],
-      instant: new Date().toISOString(),
-      device: 'another',
-      counter: n,
-      version: 1,
-      data: { placeId: 'place_shed', zoneId },
-    };
-    const began = performance.now();
-    await fetch(`${address}/api/events`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify([moved]),
-    });
-    await page.waitForFunction((words) => document.querySelector('main')?.textContent?.includes(words), says, { polling: 'raf' });
-    // the first may have stood there
-    if (n > 0) times.push(performance.now() - began);
-    await page.waitForTimeout(200);
-  }
-  return times;
-}
-
 /** What the hand feels: from page to page, a key in a form. */
 export async function byHand(server: RunningServer): Promise<void> {
   styles();
@@ -158,8 +118,6 @@ export async function byHand(server: RunningServer): Promise<void> {
     50,
     'ms',
   );
-  const seen = await onAnother(page, server);
-  note(`An entry of one device shows on another that is open, p95 of ${seen.length}`, p95(seen), 1000, 'ms');
   await browser.close();
 }
 
