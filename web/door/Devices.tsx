@@ -11,7 +11,7 @@ const sayAt = (at: string, zone: string, today: string): string =>
 
 /** What is known to wait on a device, in a sentence. */
 function sayWaiting({ waiting, open, seen }: DoorDevice, zone: string, today: string): string {
-  if (!waiting) return `here last ${sayAt(seen, zone, today)}`;
+  if (!waiting) return `it was here last ${sayAt(seen, zone, today)} and has not said what waits on it`;
   const what =
     waiting.count === 0 ? 'nothing waits on it' : `${countOf(waiting.count, 'entry')} ${waiting.count === 1 ? 'waits' : 'wait'} on it`;
   return open ? what : `${what} as of ${sayAt(waiting.at, zone, today)}; what it made since is on it alone`;
@@ -54,7 +54,7 @@ export function Devices({ home, change, zone, today }: { home: HomeAnswer; chang
         <Asks title={`Put ${ending.name} out?`} onLeave={() => setEnding(undefined)}>
           <Text mb={12}>
             It is asked for the passphrase again and forgets what it knew of the household the next time it is here. What it made and never
-            sent stays on it: {sayWaiting(ending, zone, today)}. Is it lost, change the passphrase too, in case it was written on it.
+            sent stays on it: {sayWaiting(ending, zone, today)}. If it is lost, change the passphrase too, in case it was written on it.
           </Text>
           <Button
             color="tomato"

@@ -1,7 +1,7 @@
 import { Box, Button, Card, Group, Stack, Text, TextInput, Title } from '@mantine/core';
 import { useEffect, useRef, useState, type FormEvent } from 'react';
 import type { DeviceKind } from '#core/contract';
-import { countOf } from '#core/kitchen';
+import { capital, countOf } from '#core/kitchen';
 import { api, sayError, useComeInMutation, useDoorQuery } from '../sync/api.ts';
 import { backAgain } from '../sync/baseQuery.ts';
 import { device } from '../sync/device.ts';
@@ -52,7 +52,7 @@ export function DoorPage() {
   }, [isIn, dispatch]);
   const come = async (e: FormEvent): Promise<void> => {
     e.preventDefault();
-    const said = await ask({ passphrase, device, kind, name: name.trim() || `A ${kind}` });
+    const said = await ask({ passphrase, device, kind, name: name.trim() || capital(kind) });
     if (!said.error) setPassphrase('');
     void refetch();
   };

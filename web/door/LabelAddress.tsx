@@ -11,8 +11,8 @@ export function LabelAddress({ household, address }: { household: Household; add
     <Note>
       <Group wrap="nowrap">
         <Text className="grow" span inherit>
-          Codes on lids {household.address ? `open ${household.address}` : 'hold no address yet'}. With this one any phone’s camera opens
-          the pack.
+          Codes on lids {household.address ? `open ${household.address}` : 'hold no address yet'}. With {address} in it any phone’s camera
+          opens the pack.
         </Text>
         <Button
           variant="outline"

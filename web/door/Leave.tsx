@@ -1,4 +1,4 @@
-import { Anchor, Button, Text } from '@mantine/core';
+import { Anchor, Button, Group, Text } from '@mantine/core';
 import { useState } from 'react';
 import { api, useLeaveMutation } from '../sync/api.ts';
 import { forgetHousehold } from '../sync/forget.ts';
@@ -21,9 +21,11 @@ export function Leave() {
   };
   return (
     <>
-      <Anchor component="button" type="button" c="var(--tomato)" onClick={() => setAsked(true)}>
-        Take this device out
-      </Anchor>
+      <Group>
+        <Anchor component="button" type="button" c="var(--tomato)" onClick={() => setAsked(true)}>
+          Take this device out
+        </Anchor>
+      </Group>
       {asked && (
         <Asks title="Take this device out?" onLeave={() => setAsked(false)}>
           <Text mb={12}>
