@@ -7,6 +7,7 @@ import { ulid } from 'ulid';
 import type { SessionParts } from '../core/queries/index.ts';
 import type { SessionView } from '../core/session/index.ts';
 import { startServer, type RunningServer } from '../scripts/server.mjs';
+import { homeEnv } from './trusting.ts';
 
 export { expect };
 
@@ -14,7 +15,8 @@ export { expect };
 const harmless = /ERR_|Failed to load resource|An unknown error occurred when fetching the script/;
 
 const now = '2026-11-24T16:00:00.000Z';
-const demoEnv = { TAMBO_DEMO: '1', TAMBO_NOW: now };
+// a test that opens the home network opens it to this computer alone
+const demoEnv = { TAMBO_DEMO: '1', TAMBO_NOW: now, ...homeEnv };
 
 const livedFolder = path.join(import.meta.dirname, '../test-results/browser/lived');
 
@@ -67,7 +69,7 @@ export const test = base.extend<
       await postTest(demoServer, 'household', now);
       return use(demoServer);
     }
-    const server = await startServer({ env: { TAMBO_NOW: now } });
+    const server = await startServer({ env: { TAMBO_NOW: now, ...homeEnv } });
     await use(server);
     await server.stop();
   },
