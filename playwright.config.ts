@@ -13,11 +13,11 @@ export default defineConfig({
   workers: 3,
   fullyParallel: true,
   timeout: 180_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/results.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     launchOptions: { ...(executablePath && { executablePath }), args: chromiumArgs },
