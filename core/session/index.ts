@@ -35,7 +35,7 @@ export { dayOfJob, longJobs, type LongJob } from './longJobs.ts';
 export { paceOf, type Promise } from './hours.ts';
 export { sessionStanding, sessionView, type ListedLine, type SessionView, type TaskView } from './view.ts';
 export { shortTitle } from './titles.ts';
-export { alarmsOf, cooksNow, doneEarly, leftOf, sayAlarm, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
+export { alarmsOf, cooksNow, doneEarly, isClosed, leftOf, sayAlarm, timersNow, type CookNow, type RunningTimer } from './worktop.ts';
 export { baseNeeds, drawnMl, type BaseNeed } from './bases.ts';
 export { lastTimes, learnedFrom, learnedTimes, runOf, runsOf, trimsOf } from './runs.ts';
 export type { Run } from './run.ts';

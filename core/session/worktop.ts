@@ -31,7 +31,11 @@ export interface RunningTimer {
 }
 
 const isOpen = (t: TaskView): boolean => t.log === undefined;
-const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
+/**
+ * Whether nothing is left to do of a task: it is done, or was left out.
+ * @example isClosed(dicing) // false, while nobody has done it
+ */
+export const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
 
 /**
  * Minutes a started task still has, from its start on the clock; all of it for one that has not begun.

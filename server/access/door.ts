@@ -61,6 +61,11 @@ export class Door {
     return device;
   }
 
+  /** Whether this very secret still lets a device in. */
+  isIn({ tokenHash: hash }: AccessDevice): boolean {
+    return this.file.now.devices.some((d) => d.tokenHash === hash && d.ended === undefined);
+  }
+
   /** It was here just now, from this address. */
   seen(device: AccessDevice, address: string): void {
     if (msBetween(device.seen, this.#now()) < seenEveryMs && device.address === address) return;

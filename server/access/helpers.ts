@@ -5,7 +5,7 @@ import { sayTask } from '#core/cook';
 import { addDays, dayOf, instantAt, minutesBetween } from '#core/kitchen';
 import { cautionsFor, type CautionPlace } from '#core/safety';
 import { sessionPart, type HelpAnswer } from '#core/queries';
-import { stages, type SessionView, type TaskView } from '#core/session';
+import { isClosed, stages, type SessionView, type TaskView } from '#core/session';
 import { acceptEvents } from '../events/index.ts';
 import { HttpRefusal, type Context } from '../http.ts';
 import { householdOf, sessionOf, sessionViewOf, settingOf } from '../session/index.ts';
@@ -126,8 +126,6 @@ export class Helpers {
 
 /** The last dish is packed: the evening is over, whatever the hour. */
 const isOver = (view: SessionView): boolean => view.batches.length > 0 && stages.indexOf(view.state.stage) >= stages.indexOf('packed');
-
-const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
 
 const named = (ctx: Context, id: string): string | undefined => {
   try {

@@ -73,6 +73,16 @@ describe('shut until asked for', () => {
     expect(s.home.isOpen).toBe(false);
   });
 
+  it('repeats nowhere what was typed for a passphrase', async () => {
+    const h = await household();
+    const said = [
+      await h.at('/home/passphrase', { passphrase: 'too-short' }),
+      await h.at('/home/passphrase', { passphrase: 'password1234' }),
+    ];
+    expect(said.map((x) => x.status)).toEqual([422, 422]);
+    for (const { text } of said) expect(text).not.toMatch(/too-short|password1234/);
+  });
+
   it('shut again it listens no more; open it stays over the next start, with the same devices and the same authority', async () => {
     const h = await household();
     const cookie = await h.comeIn();
@@ -347,6 +357,17 @@ describe('another name', () => {
       [cookieIn(arrived), 'galley.local'],
     ] as const)
       expect((await h.from('/today', { cookie: c }, name)).status).toBe(401);
+  });
+
+  it('a device put out on its way to the new name is not let in there either', async () => {
+    const h = await household();
+    const cookie = await h.comeIn();
+    await h.at('/home/name', { name: 'galley' });
+    const { body } = await h.from('/door/carry', { cookie, body: { local: {}, drafts: [], refused: [] } });
+    await h.at('/home/devices/phone1/end', {});
+    const arrived = await h.from('/door/arrive', { body: { token: body.token } }, 'galley.local');
+    expect(arrived.status).toBe(410);
+    expect(arrived.headers['set-cookie']).toBeUndefined();
   });
 
   it('after a month the old name is not served any longer', async () => {

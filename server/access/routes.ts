@@ -57,7 +57,11 @@ const addressOf = (req: Request): string => plainAddress(req.socket.remoteAddres
 
 const bodyOf = <T>(schema: z.ZodType<T>, req: Request): T => {
   const parsed = schema.safeParse(req.body);
-  if (!parsed.success) throw new HttpRefusal(422, 'That cannot be read as it is; nothing was changed.', refusals(parsed.error, req.body));
+  if (!parsed.success) {
+    // what was typed for a passphrase is repeated nowhere
+    const said = refusals(parsed.error, req.body).map((x) => (x.path.includes('passphrase') ? { ...x, got: '(not shown)' } : x));
+    throw new HttpRefusal(422, 'That cannot be read as it is; nothing was changed.', said);
+  }
   return parsed.data;
 };
 
@@ -198,7 +202,8 @@ export function accessRoutes(ctx: Context, home: Home, live: Live): Router {
       const key = tokenHash(bodyOf(arriveSchema, req).token);
       const held = carried.get(key);
       carried.delete(key);
-      if (!held || held.until < worldMs())
+      // put out on the way, it is out at the new name too
+      if (!held || held.until < worldMs() || !door.isIn(held.device))
         throw new HttpRefusal(410, 'That took too long. Open the old name once more and go over from there.');
       setCookie(req, res, door.secondToken(held.device));
       res.json(held.carry);

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useRef } from 'react';
 import type { HomeAnswer } from '#core/contract';
 import { sayError, useChangeHomeMutation, type Said } from '../sync/api.ts';
 
@@ -12,6 +12,19 @@ export interface ChangeHome {
 /** What is changed at the household's door, at the computer. */
 export function useChangeHome(): ChangeHome {
   const [ask, { isLoading, error }] = useChangeHomeMutation();
-  const change = useCallback(async (path: string, body?: object) => (await ask({ path, ...(body && { body }) })).data, [ask]);
+  const under = useRef(false);
+  const change = useCallback(
+    async (path: string, body?: object) => {
+      // a second tap while the first is under way makes no second link
+      if (under.current) return undefined;
+      under.current = true;
+      try {
+        return (await ask({ path, ...(body && { body }) })).data;
+      } finally {
+        under.current = false;
+      }
+    },
+    [ask],
+  );
   return { change, busy: isLoading, problem: error && sayError(error, 'Nothing was changed.') };
 }

@@ -4,7 +4,7 @@ import { ulid } from 'ulid';
 import type { HelpAct } from '#core/contract';
 import { addMs, clockOf, sayMinutes } from '#core/kitchen';
 import type { HelpAnswer } from '#core/queries';
-import { cooksNow, leftOf, type TaskView } from '#core/session';
+import { cooksNow, isClosed, leftOf, type TaskView } from '#core/session';
 import { KindMark } from '../draw/KindMark.tsx';
 import { dishOf, kindOf } from '../cook/words.ts';
 import { Note } from '../ui/Note.tsx';
@@ -40,8 +40,6 @@ function useTold(token: string, again: () => void): void {
     };
   }, [token, again]);
 }
-
-const isClosed = (t: TaskView): boolean => t.log?.state === 'done' || t.log?.state === 'skipped';
 
 /** A helper's evening: what to do now, large, and the whole list; ticked off here it is ticked off for all. */
 export function HelperPage({ token }: { token: string }) {
