@@ -7,6 +7,7 @@ import { ulid } from 'ulid';
 import type { SessionParts } from '../core/queries/index.ts';
 import type { SessionView } from '../core/session/index.ts';
 import { startServer, type RunningServer } from '../scripts/server.mjs';
+import { onePlaceMs } from '../web/ui/oneTap.ts';
 import { homeEnv } from './trusting.ts';
 
 export { expect };
@@ -141,10 +142,17 @@ const countOf = (page: Page, name: string): Promise<number> =>
     });
   }, name);
 
+/** Looks at what a tap has drawn, for as long as a person would: a tap on the same spot sooner is taken for the one before. */
+export const looked = (page: Page): Promise<void> =>
+  page.evaluate(
+    (ms) => new Promise<void>((done) => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(done, ms)))),
+    onePlaceMs + 50,
+  );
+
 /** Waits until everything that was done has reached the server. */
 export async function settled(page: Page): Promise<void> {
   // a tap is kept on the device a moment after it, and only then can it be seen to be gone
-  await page.waitForTimeout(200);
+  await looked(page);
   await expect.poll(() => countOf(page, 'queue'), { timeout: 40_000 }).toBe(0);
 }
 

@@ -1,7 +1,7 @@
 import path from 'node:path';
 import { a4Grid21, labelSpots } from '../core/pack/index.ts';
 import type { EatAnswer, FrameAnswer, LabelsAnswer, SessionsAnswer, StoreAnswer } from '../core/queries/index.ts';
-import { expect, getJson, moveClock, settled, test } from './base.ts';
+import { expect, getJson, moveClock, looked, settled, test } from './base.ts';
 import { readPdf } from './pdf.ts';
 
 const sample = (name: string): string => path.join(import.meta.dirname, 'samples', name);
@@ -81,12 +81,10 @@ test('the whole road: a recipe file in, planned, bought, cooked, weighed, packed
         await expect(card.getByRole('button', { name: '5 more min' })).toBeVisible();
         await settled(page);
       }
-      // a tap on the same spot within half a second is the one before
-      await page.waitForTimeout(500);
       await card.getByRole('button', { name: 'Done', exact: true }).click();
       // a clock that has only just begun asks whether it is really over
       const early = page.getByRole('button', { name: 'It is done' });
-      await page.waitForTimeout(200);
+      await looked(page);
       if (await early.isVisible()) await early.click();
       await expect(page.getByRole('region', { name: 'Do now' }).getByRole('heading', { name: title!, exact: true })).toHaveCount(0);
       await settled(page);

@@ -134,6 +134,7 @@ test('what steeps for a fortnight stands on Today, day after day, and says when 
   for (const words of ['Slice lemon', 'Put the lemons']) {
     await expect(now.getByRole('heading')).toContainText(words);
     await now.getByRole('button', { name: /^(Done|Already done)$/ }).click();
+    await settled(page);
   }
   await expect(now.getByRole('heading')).toContainText('Leave to steep');
   await now.getByRole('button', { name: 'Start', exact: true }).click();

@@ -56,3 +56,17 @@ export const testFigures: Figures = {
   garlicOil: 4,
   hotShare: 1 / 3,
 };
+
+/**
+ * How long work takes at best of three tries, in ms: what hangs on its input hangs each time, a machine that is busy elsewhere does not. Work that is
+ * done within the limit the first time is not done again.
+ */
+export function quickestMs(limitMs: number, clock: { now(): number }, work: () => void): number {
+  let quickest = Infinity;
+  for (let tries = 0; tries < 3 && quickest >= limitMs; tries += 1) {
+    const began = clock.now();
+    work();
+    quickest = Math.min(quickest, clock.now() - began);
+  }
+  return quickest;
+}

@@ -128,6 +128,17 @@ async function sent(door: string, text: string): Promise<{ status: number; ms: n
   return { status, ms, slowestMs };
 }
 
+/** At a bad moment of the machine a file is sent again: one that hangs its reader hangs it each time. */
+async function answered(door: string, text: string): Promise<number> {
+  for (let tries = 1; ; tries += 1) {
+    const { status, ms, slowestMs } = await sent(door, text);
+    if (tries < 3 && (ms >= mostMs || slowestMs >= mostLagMs)) continue;
+    expect(ms).toBeLessThan(mostMs);
+    expect(slowestMs).toBeLessThan(mostLagMs);
+    return status;
+  }
+}
+
 describe('a hostile file', () => {
   for (const [what, door, files] of [
     ['of recipes', '/recipes/read', recipes],
@@ -136,11 +147,8 @@ describe('a hostile file', () => {
     it(`${what} is answered in time, and the server answers meanwhile`, async () => {
       await fc.assert(
         fc.asyncProperty(files, async (text) => {
-          const { status, ms, slowestMs } = await sent(door, text);
           // 413: with its quotes escaped it is longer than anything that is taken
-          expect([200, 413, 422]).toContain(status);
-          expect(ms).toBeLessThan(mostMs);
-          expect(slowestMs).toBeLessThan(mostLagMs);
+          expect([200, 413, 422]).toContain(await answered(door, text));
         }),
         { numRuns: thorough ? 75 : 5, endOnFailure: true },
       );
@@ -169,9 +177,6 @@ describe('a hostile file', () => {
       'BEGIN:VCALENDAR\r\nBEGIN:VEVENT\r\nUID:a\r\nSUMMARY:x\r\nDTSTART:20200101T000000Z\r\nRRULE:FREQ=SECONDLY\r\nEND:VEVENT\r\nEND:VCALENDAR',
     ],
   ])('%s', async (_what, door, text) => {
-    const { status, ms, slowestMs } = await sent(door, text);
-    expect([200, 422]).toContain(status);
-    expect(ms).toBeLessThan(mostMs);
-    expect(slowestMs).toBeLessThan(mostLagMs);
+    expect([200, 422]).toContain(await answered(door, text));
   });
 });

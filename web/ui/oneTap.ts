@@ -13,7 +13,7 @@ const moving = '[data-next]';
  * An impatient tap on the same spot, where another control of its kind lies now, is the one before: the next task's "Done" is not meant yet.
  * Counted from when the page was drawn after the tap, so that a busy device shortens nobody's time to see what lies there now.
  */
-const onePlaceMs = 500;
+export const onePlaceMs = 500;
 const onePlacePx = 16;
 
 /** The word a control begins with: rows of a list have the same. */
