@@ -1,6 +1,6 @@
 import type { Revision, Step } from '#core/contract';
 import type { IngredientFinder } from '#core/kitchen';
-import { inSession } from '#core/recipe';
+import { blanches, inSession } from '#core/recipe';
 
 /** The longest wait from one piece of work to another, and what for. */
 export interface Limit {
@@ -23,7 +23,6 @@ const intoIceWithinMin = 1;
 /** On the fire so long it is cooked, not only browned (kitchen estimate). */
 const cookedMin = 15;
 
-const blanched = /\bblanch/i;
 const intoIce = /\bice\b|iced water/i;
 /** Of the meat and fish counter, and not raw any more. */
 const keptMeat = /cooked|smoked|bacon|chorizo|ham_/;
@@ -66,7 +65,7 @@ export function limitsOf(revision: Revision, finder: IngredientFinder): (step: S
     ...(step.takes ?? step.after).filter((id) => raw.has(id)).map(rawLimit),
     ...(intoIce.test(step.text)
       ? steps
-          .filter((s) => step.after.includes(s.id) && blanched.test(s.text) && !blanched.test(step.text))
+          .filter((s) => step.after.includes(s.id) && blanches(s) && !blanches(step))
           .map((s): Limit => ({ after: s.id, from: 'end', to: 'start', maxMin: intoIceWithinMin, why: 'ice' }))
       : []),
   ];

@@ -91,7 +91,7 @@ export function scheduleModel({ tasks: all, kitchen, progress, pins = [] }: Sitt
       ...t.needs
         .filter((n) => n !== machine && n.kind !== 'oven' && has(n.kind) && !(n.kind === 'pot' && pots))
         .map((n) => ({ pool: n.kind as string, units: Math.min(n.count ?? 1, most(n.kind)) })),
-      ...(t.follow === 'cool' ? [{ pool: 'ice', units: 1 }] : []),
+      ...(t.follow === 'cool' || t.windows?.some((w) => w.why === 'ice') ? [{ pool: 'ice', units: 1 }] : []),
       ...(t.follow === 'wash' ? [{ pool: 'sink', units: 1 }] : []),
     ];
     const to = Math.max(1, length);

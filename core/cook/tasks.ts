@@ -3,6 +3,7 @@ import { densityFor, listOf, sayMassIn, toNumber, type IngredientFinder, type Un
 import type { Dish } from '#core/plan';
 import { handsAt, inSession, nextMinutes } from '#core/recipe';
 import { aheadOf, type Ahead } from './data/aheadRules.ts';
+import { inDips, type Dipped } from './dips.ts';
 import { coveredBy } from './ends.ts';
 import { asRecipesAllow, limitsOf, rawFrom, rawLimit, type Limit } from './limits.ts';
 import { prepGroup, prepRates } from './data/prepRates.ts';
@@ -282,10 +283,11 @@ export function tasksFor(
   const steps = dishes.flatMap(({ batch, revision, scaled, outs }) => {
     const covered = coveredBy(revision);
     const limits = limitsOf(revision, finder);
-    return inSession(revision.steps)
+    const ofBatch = inSession(revision.steps)
       .filter((step) => !covered.has(step.id) && (asPrep.get(`step:${batch.id}:${step.id}`)?.length ?? 0) === 0)
-      .map((step): Task => {
+      .map((step): Dipped => {
         const f = toNumber(scaled.factor);
+        const dips = scaled.passage?.loads.find((l) => l.use === 'dip' && l.stepId === step.id);
         const kg = step.uses.reduce(
           (sum, use) => sum + ((scaled.lines.find((l) => l.lineId === use.lineId)?.massG ?? 0) / 1000) * use.share,
           0,
@@ -301,7 +303,7 @@ export function tasksFor(
           ...[...new Set(waitsFor)].filter(rawPrep).map((after) => rawLimit(after)),
           ...limits(step).map((w) => ({ ...w, after: `step:${batch.id}:${w.after}` })),
         ];
-        return {
+        const task: Task = {
           id: `step:${batch.id}:${step.id}`,
           step: { batchId: batch.id, stepId: step.id },
           batchIds: [batch.id],
@@ -336,7 +338,9 @@ export function tasksFor(
           guess: step.guess,
           timeKey: `step:${revision.recipeId}:${step.id}`,
         };
+        return { task, ...(dips && { dips }) };
       });
+    return inDips(ofBatch, units);
   });
   return asRecipesAllow(
     [...[...preps.values()].map((p) => p.task), ...steps].map((task) => interrupted(asLastTime(task, times), interruptions)),

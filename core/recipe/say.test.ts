@@ -34,6 +34,8 @@ const codes: [Because, RegExp][] = [
   [{ code: 'oneLayer', params: { trays: 2 } }, /2.trays/],
   [{ code: 'pansInOven', params: { pans: 4, perRound: 6, pan: 'Loaf pan' } }, /4.pans in all, 6 at once/],
   [{ code: 'tiers', params: { tiers: 2 } }, /2.tiers/],
+  [{ code: 'dipWater', params: { litres: 8 }, source: 'NCHFP' }, /8 l .* to a kilo, .*NCHFP/],
+  [{ code: 'leafWater', params: { litres: 17 } }, /17 l .* a kilo of leaves/],
 ];
 
 describe('reasons in words', () => {

@@ -90,6 +90,9 @@ export function sayWhy(b: Because): string {
       return `in one layer, ${countOf(n(b, 'trays'), 'tray')} at once`;
     case 'pansInOven':
       return `${countOf(n(b, 'pans'), 'pan')} in all, ${p(b, 'perRound')} at once (${p(b, 'pan')})`;
+    case 'dipWater':
+    case 'leafWater':
+      return `${p(b, 'litres')} l of boiling water to a kilo${b.code === 'leafWater' ? ' of leaves' : ''}, so that it boils again within a minute${from(b)}`;
     case 'tiers':
       return `${countOf(n(b, 'tiers'), 'tier')} at once`;
     default:
@@ -143,6 +146,7 @@ export function sayLimit(s: ScaledRecipe): string | undefined {
     return `The ${limit.name} sets the limit${pot ? `: filled ${sayWhy(pot.because[0] ?? { code: '' })}` : ''}.`;
   if (!passage?.limit || !pot) return undefined;
   const { name, loads, fill } = passage.limit;
+  if (loads > 1 && passage.limit.use === 'dip') return `It is blanched in ${loads} dips, the ${name} full of water.`;
   if (loads > 1)
     return pot.rounds < loads
       ? `It takes ${loads} pots at once: ${pot.vessels.map((v) => v.name).join(' and ')}.`

@@ -88,14 +88,15 @@ function Steamer({ w, h, share }: { w: number; h: number; share: number }) {
 /** One vessel with what is in it, drawn to the litres it holds; the dashed line is how far it may be filled. */
 export function VesselDrawing({ load, vessel }: { load: Load; vessel: Load['vessels'][number] }) {
   const size = Math.min(1, Math.max(0.5, Math.cbrt(vessel.brimMl / 9000)));
-  const w = load.use === 'pot' ? 104 * size : load.use === 'bowl' ? 74 : 84;
-  const h = load.use === 'pot' ? 92 * size : load.use === 'bowl' ? 70 : 76;
+  const pot = load.use === 'pot' || load.use === 'dip';
+  const w = pot ? 104 * size : load.use === 'bowl' ? 74 : 84;
+  const h = pot ? 92 * size : load.use === 'bowl' ? 70 : 76;
   const share = load.eachMl / vessel.brimMl;
   const limit = vessel.usableMl / vessel.brimMl;
   return (
     <svg width={w + 30} height={ground} viewBox={`-15 0 ${w + 30} ${ground}`} aria-hidden="true">
       <g transform={`translate(0 ${ground - h - 4})`}>
-        {load.use === 'pot' && <Pot w={w} h={h} share={share} limit={limit} />}
+        {pot && <Pot w={w} h={h} share={share} limit={limit} />}
         {load.use === 'bowl' && <Bowl w={w} h={h} share={share} limit={limit} />}
         {load.use === 'oven' && <Oven w={w} h={h} full={load.fill} />}
         {load.use === 'steamer' && <Steamer w={w} h={h} share={load.fill} />}

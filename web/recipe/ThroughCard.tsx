@@ -20,7 +20,9 @@ const span = (low: number, high: number, { sayVolume }: Measures): string => {
   return `${sayVolume(Math.floor(low / step) * step)} to ${sayVolume(Math.ceil(high / step) * step)}`;
 };
 
-function loadWords(l: Load, { aboutVolume }: Measures): string {
+function loadWords(l: Load, { aboutVolume, sayMass }: Measures): string {
+  if (l.eachG !== undefined)
+    return `${l.loads === 1 ? 'in one dip' : `${countOf(l.loads, 'dip')} of ${sayMass(Math.round(l.eachG / 10) * 10)}`}`;
   if (l.use === 'oven') return l.loads === 1 ? 'in one go' : countOf(l.loads, 'round');
   if (l.loads === 1) return `${aboutVolume(l.eachMl)} at the fullest`;
   return l.rounds < l.loads ? `${l.loads} pots of ${aboutVolume(l.eachMl)} at once` : `${l.loads} loads of ${aboutVolume(l.eachMl)}`;

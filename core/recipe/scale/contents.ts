@@ -7,7 +7,8 @@ import type { WeighedRecipe } from './weigh.ts';
 
 /** What a batch goes through in one kind of vessel: how many loads, how full, how long. */
 export interface Load {
-  use: 'pot' | 'bowl' | 'oven' | 'steamer';
+  /** A dip is blanched: in and out of a pot of boiling water. */
+  use: 'pot' | 'bowl' | 'oven' | 'steamer' | 'dip';
   stepId: string;
   /** The vessel for each load that stands at the same time, with what each may hold and holds to the brim. */
   vessels: { id: string; name: string; usableMl: number; brimMl: number }[];
@@ -15,6 +16,8 @@ export interface Load {
   /** Loads one after another. */
   rounds: number;
   eachMl: number;
+  /** Of a dip, what goes in at once; its millilitres are with the water. */
+  eachG?: number;
   usableMl: number;
   brimMl: number;
   /** Share of what the vessel may hold. */

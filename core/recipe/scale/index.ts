@@ -1,5 +1,6 @@
 export { flowOf, lidOf } from './flow.ts';
 export type { Load, Passage } from './contents.ts';
+export { blanches } from './dips.ts';
 export { burnersOf } from './pots.ts';
 export { passageOf } from './passage.ts';
 export { finished, maxPortions } from './portions.ts';

@@ -1,3 +1,4 @@
+import { dipLoad } from './dips.ts';
 import { steams, total, type Load, type Passage, type PassageInput } from './contents.ts';
 import { onHob, type FlowStep } from './flow.ts';
 import { bowlLoad, ovenLoad, steamLoad } from './loads.ts';
@@ -27,8 +28,10 @@ export function passageOf(input: PassageInput): Passage {
   const { flow, written } = recipe;
   const passage: Passage = { loads: [], open: [], waits: {}, hands: {}, atOnce: {} };
   const sum = total(massG, recipe.revision);
-  const potSteps = flow.filter((f) => onHob(f.step) && !steams(f));
+  const dips = flow.flatMap((f) => dipLoad(f, input) ?? []);
+  const potSteps = flow.filter((f) => onHob(f.step) && !steams(f) && !dips.some((d) => d.stepId === f.step.id));
   if (potSteps.length > 0) potPassage(passage, input, potSteps, sum);
+  passage.loads.push(...dips);
   for (const f of flow) {
     const load = loadOf(f, input, passage.open);
     if (!load) continue;

@@ -94,7 +94,7 @@ export function equalLoads(amount: number, usable: number): EqualLoads {
  * Minutes for so many rounds: set up, run, empty, each time (COMPUTATION, loads).
  * @example roundsMin('bowl', 3, 4) // 18
  */
-export function roundsMin(use: 'pot' | 'bowl' | 'oven' | 'steamer', rounds: number, runMin: number): number {
+export function roundsMin(use: 'pot' | 'bowl' | 'oven' | 'steamer' | 'dip', rounds: number, runMin: number): number {
   const t = loadTimeRows.find((r) => r.use === use) ?? { setupMin: 0, emptyMin: 0 };
   return rounds * (t.setupMin + runMin + t.emptyMin);
 }

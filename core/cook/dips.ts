@@ -1,0 +1,56 @@
+import { sayMassIn, sayVolumeIn, type UnitSystem } from '#core/kitchen';
+import type { Load } from '#core/recipe';
+import type { Task } from './tasks.ts';
+
+/** Work with the dips its food goes through. */
+export interface Dipped {
+  task: Task;
+  dips?: Load;
+}
+
+/** One of so many equal parts of a task; the last one keeps its name, so that what waits for the whole waits for it. */
+const part = (task: Task, k: number, of: number): Task => ({
+  ...task,
+  id: k === of ? task.id : `${task.id}:${k}`,
+  title: `Dip ${k} of ${of}: ${task.title}`,
+  handsOnMin: Math.max(1, Math.round(task.handsOnMin / of)),
+});
+const idOf = (id: string, k: number, of: number): string => (k === of ? id : `${id}:${k}`);
+
+/**
+ * What a pot of water does not take at once is blanched dip by dip, and each dip goes into the ice by itself, within a minute: a dip and its ice are work of
+ * their own, so that the next one boils while the last one cools.
+ * @param all the steps of one batch
+ * @example inDips([{ task: blanch, dips }, { task: ice }]).length // 6: three dips, each with its ice
+ */
+export function inDips(all: readonly Dipped[], units: UnitSystem): Task[] {
+  const dipsOf = new Map(all.flatMap(({ task, dips }) => (dips ? [[task.id, dips] as const] : [])));
+  return all.flatMap(({ task, dips }) => {
+    if (dips) {
+      const each = `${sayMassIn(units, Math.round((dips.eachG ?? 0) / 10) * 10)} at once, ${sayVolumeIn(units, Math.round((dips.eachMl - (dips.eachG ?? 0)) / 100) * 100)} of boiling water`;
+      const whole: Task = {
+        ...task,
+        detail: task.detail ? `${task.detail}; ${each}` : each,
+        vessel: { count: 1, brimMl: Math.round(dips.vessels[0]?.brimMl ?? 0) },
+      };
+      return dips.loads === 1
+        ? [whole]
+        : Array.from({ length: dips.loads }, (_, i): Task => {
+            const dip = part(whole, i + 1, dips.loads);
+            return i === 0 ? dip : { ...dip, after: [...dip.after, idOf(task.id, i, dips.loads)] };
+          });
+    }
+    const ice = task.windows?.find((w) => w.why === 'ice' && (dipsOf.get(w.after)?.loads ?? 1) > 1);
+    const of = ice && dipsOf.get(ice.after)?.loads;
+    if (!ice || of === undefined) return [task];
+    const others = (task.windows ?? []).filter((w) => w !== ice);
+    return Array.from({ length: of }, (_, i): Task => {
+      const dip = idOf(ice.after, i + 1, of);
+      return {
+        ...part(task, i + 1, of),
+        after: [...task.after.map((a) => (a === ice.after ? dip : a)), ...(i === 0 ? [] : [idOf(task.id, i, of)])],
+        windows: [...others, { ...ice, after: dip }],
+      };
+    });
+  });
+}
