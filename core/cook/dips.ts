@@ -1,15 +1,26 @@
 import { sayMassIn, sayVolumeIn, type UnitSystem } from '#core/kitchen';
 import type { Load } from '#core/recipe';
-import type { Task } from './tasks.ts';
+import type { Limit } from './limits.ts';
+
+/** What is parted of a piece of work. */
+interface Work {
+  id: string;
+  title: string;
+  detail: string;
+  handsOnMin: number;
+  after: string[];
+  windows?: Limit[];
+  vessel?: { count: number; brimMl: number };
+}
 
 /** Work with the dips its food goes through. */
-export interface Dipped {
-  task: Task;
+export interface Dipped<T extends Work> {
+  task: T;
   dips?: Load;
 }
 
 /** One of so many equal parts of a task; the last one keeps its name, so that what waits for the whole waits for it. */
-const part = (task: Task, k: number, of: number): Task => ({
+const part = <T extends Work>(task: T, k: number, of: number): T => ({
   ...task,
   id: k === of ? task.id : `${task.id}:${k}`,
   title: `Dip ${k} of ${of}: ${task.title}`,
@@ -23,19 +34,19 @@ const idOf = (id: string, k: number, of: number): string => (k === of ? id : `${
  * @param all the steps of one batch
  * @example inDips([{ task: blanch, dips }, { task: ice }]).length // 6: three dips, each with its ice
  */
-export function inDips(all: readonly Dipped[], units: UnitSystem): Task[] {
+export function inDips<T extends Work>(all: readonly Dipped<T>[], units: UnitSystem): T[] {
   const dipsOf = new Map(all.flatMap(({ task, dips }) => (dips ? [[task.id, dips] as const] : [])));
   return all.flatMap(({ task, dips }) => {
     if (dips) {
       const each = `${sayMassIn(units, Math.round((dips.eachG ?? 0) / 10) * 10)} at once, ${sayVolumeIn(units, Math.round((dips.eachMl - (dips.eachG ?? 0)) / 100) * 100)} of boiling water`;
-      const whole: Task = {
+      const whole: T = {
         ...task,
         detail: task.detail ? `${task.detail}; ${each}` : each,
         vessel: { count: 1, brimMl: Math.round(dips.vessels[0]?.brimMl ?? 0) },
       };
       return dips.loads === 1
         ? [whole]
-        : Array.from({ length: dips.loads }, (_, i): Task => {
+        : Array.from({ length: dips.loads }, (_, i): T => {
             const dip = part(whole, i + 1, dips.loads);
             return i === 0 ? dip : { ...dip, after: [...dip.after, idOf(task.id, i, dips.loads)] };
           });
@@ -44,7 +55,7 @@ export function inDips(all: readonly Dipped[], units: UnitSystem): Task[] {
     const of = ice && dipsOf.get(ice.after)?.loads;
     if (!ice || of === undefined) return [task];
     const others = (task.windows ?? []).filter((w) => w !== ice);
-    return Array.from({ length: of }, (_, i): Task => {
+    return Array.from({ length: of }, (_, i): T => {
       const dip = idOf(ice.after, i + 1, of);
       return {
         ...part(task, i + 1, of),

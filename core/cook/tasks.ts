@@ -285,7 +285,7 @@ export function tasksFor(
     const limits = limitsOf(revision, finder);
     const ofBatch = inSession(revision.steps)
       .filter((step) => !covered.has(step.id) && (asPrep.get(`step:${batch.id}:${step.id}`)?.length ?? 0) === 0)
-      .map((step): Dipped => {
+      .map((step): Dipped<Task> => {
         const f = toNumber(scaled.factor);
         const dips = scaled.passage?.loads.find((l) => l.use === 'dip' && l.stepId === step.id);
         const kg = step.uses.reduce(

@@ -35,6 +35,9 @@ export function textFrom(text: string): number {
 
 const abbreviations = /(?:\b(?:min|mins|hr|hrs|std|ca|approx|tbsp|tsp|oz|lb|el|tl|etc|no|c|f|g|ml|kg|l|cl|e\.g|i\.e|z\.b|bzw))$/iu;
 
+const unitAtEnd = /\d\s?(?:min|mins|hr|hrs|h|c|f|g|ml|kg|l)$/iu;
+const goesOn = /^\s+(?:or|and|until|till|per|each|at|in|on|with|to|then|more|of|from|if|for|und|oder|bis|et|ou|y|o|e)\b/iu;
+
 /** Words with their places; signs between them kept as what they part. */
 export function tokensOf(text: string, from: number, to: number): Token[] {
   const tokens: Token[] = [];
@@ -77,7 +80,9 @@ function ends(text: string, i: number): boolean {
   if (sign !== '.') return false;
   if (/\d/.test(text[i - 1] ?? '') && /\d/.test(text[i + 1] ?? '')) return false;
   const next = /^\S*\s*([^\s])/u.exec(text.slice(i + 1))?.[1] ?? '';
-  return !(abbreviations.test(text.slice(Math.max(0, i - 7), i)) && next !== '' && !/\p{Lu}/u.test(next));
+  if (!abbreviations.test(text.slice(Math.max(0, i - 7), i)) || next === '' || /\p{Lu}/u.test(next)) return true;
+  // who begins no sentence with a capital ends one after “20 min.” too
+  return unitAtEnd.test(text.slice(0, i)) && !/[.!?]\s+\p{Lu}/u.test(text) && !goesOn.test(text.slice(i + 1));
 }
 
 /**

@@ -6,6 +6,7 @@ import { groupOf, lexiconOf, mentionsIn, type Lexicon } from './foods.ts';
 import { languageOf } from './language.ts';
 import { cueOf, heatOf, minutesOf, type StepMinutes } from './minutes.ts';
 import { orderOf } from './order.ts';
+import { plainOf } from './plain.ts';
 import { piecesOf, segmentKind, type Cut, type Piece } from './pieces.ts';
 import { isProduct } from './results.ts';
 
@@ -14,7 +15,10 @@ export interface UnderstoodStep {
   paragraph: number;
   at: number;
   end: number;
+  /** The cook's own words. */
   text: string;
+  /** The same in plain signs, for who looks for a word in it. */
+  plain: string;
   kind: WorkKind;
   section?: string;
   moment: 'eve' | 'batch' | 'serve';
@@ -98,6 +102,26 @@ function momentsOf(pieces: readonly Piece[], after: readonly number[][], uses: r
  * @example understand(['Chop the leeks.', 'Sweat them in the oil.'], lines).steps[1]?.takes // [0]
  */
 export function understand(paragraphs: readonly string[], recipeLines: readonly Line[], ctx: MethodContext = {}): Understood {
+  const plain = paragraphs.map(plainOf);
+  const cuts = ctx.cuts?.map((list, i) =>
+    list.map((c) => ({ ...c, at: plain[i]!.toPlain(c.at), ...(c.until !== undefined && { until: plain[i]!.toPlain(c.until) }) })),
+  );
+  const read = understandPlain(
+    plain.map((p) => p.text),
+    recipeLines,
+    { ...ctx, ...(cuts && { cuts }) },
+  );
+  // what is shown and kept are the cook's own words and places
+  const steps = read.steps.map((s): UnderstoodStep => {
+    const { toWritten } = plain[s.paragraph]!;
+    const written = paragraphs[s.paragraph]!;
+    const [at, end] = [toWritten(s.at), toWritten(s.end)];
+    return { ...s, at, end, text: s.text === plain[s.paragraph]!.text.slice(s.at, s.end) ? written.slice(at, end) : s.text };
+  });
+  return { ...read, steps };
+}
+
+function understandPlain(paragraphs: readonly string[], recipeLines: readonly Line[], ctx: MethodContext): Understood {
   const lines = lexiconOf(recipeLines, ctx.finder);
   const language = languageOf(paragraphs.join('\n'));
   const hasFoods: Parameters<typeof piecesOf>[2] = (s) =>
@@ -133,6 +157,7 @@ export function understand(paragraphs: readonly string[], recipeLines: readonly 
       at: p.at,
       end: p.end,
       text: p.text,
+      plain: p.text,
       kind: p.kind,
       ...(p.section !== undefined && { section: p.section }),
       moment: moments[i]!,

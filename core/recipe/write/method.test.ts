@@ -68,6 +68,33 @@ describe('laws of every method', () => {
     },
   );
 
+  /** Ways in which people set down the same method. */
+  const hands: Readonly<Record<string, (paragraph: string, i: number) => string>> = {
+    'without a full stop at the end': (t) => t.replace(/[.]\s*$/, ''),
+    numbered: (t, i) => `${i + 1}. ${t}`,
+    'as bullets': (t) => `- ${t}`,
+    'in small letters': (t) => t.toLowerCase(),
+    'in capitals': (t) => (/ß|ŉ/.test(t) ? t : t.toUpperCase()),
+    'with two spaces': (t) => t.replace(/ /g, '  '),
+    'with hard spaces': (t) => t.replace(/ /g, '\u00a0'),
+    'with “&”': (t) => t.replace(/ and /g, ' & '),
+    'shouted at the end': (t) => t.replace(/[.]\s*$/, '!!'),
+  };
+  const words = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d]+/gu) ?? [];
+  it.each(all.map((m) => [m.name, m] as const))('%s: no word is cut, and it is the same in every hand', (_n, m) => {
+    const there = new Set(words(m.text));
+    const steps = stepsFrom(writingFrom(m.lines, m.text));
+    for (const s of steps) for (const w of words(s.text)) expect(there, s.text).toContain(w);
+    const meant = (list: readonly Step[]) => list.map(({ span: _s, text: _t, cue: _c, ...s }) => s);
+    const paragraphs = m.text.split('\n');
+    for (const [how, set] of Object.entries(hands)) {
+      const other = stepsFrom(writingFrom(m.lines, paragraphs.map(set).join('\n')));
+      expect(meant(other), how).toEqual(meant(steps));
+      const all = new Set(words(paragraphs.map(set).join(' ')));
+      for (const s of other) for (const w of words(s.text)) expect(all, s.text).toContain(w);
+    }
+  });
+
   it('every step takes only steps and lines that are there, whatever is written', () =>
     fc.assert(
       fc.property(

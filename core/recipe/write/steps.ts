@@ -21,7 +21,7 @@ const oneSpace = (text: string): string => text.replace(/\s+/g, ' ').trim();
 export function tidied(text: string): string {
   const plain = oneSpace(text)
     .replace(/^(?:(?:step\s*)?\d{1,2}[.):]\s*|[-–—•*▢☐●◦]\s*|(?:and|then|und|dann|et|puis|y|luego|e|poi)\s+)+/iu, '')
-    .replace(/(?:[,;:–-]?\s*(?:and|then|und|dann|et|puis|y|luego|e|poi|or))?[\s,;:–(-]*$/iu, '')
+    .replace(/(?:(?:^|[\s,;:–(-])(?:and|then|und|dann|et|puis|y|luego|e|poi|or))?[\s,;:–(-]*$/iu, '')
     .trim();
   const told = plain || oneSpace(text);
   return `${told.slice(0, 1).toUpperCase()}${told.slice(1)}`.slice(0, most.stepChars);
@@ -46,9 +46,9 @@ function needsOf(s: UnderstoodStep): Step['needs'] {
   const place = placeOf(s.kind);
   // a stick goes into the pot; grilling and slow cooking have a place of their own
   if (s.kind === 'slow') return [];
-  const kind = place === 'machine' && inProcessor.test(s.text) ? 'processor' : needKinds[place];
+  const kind = place === 'machine' && inProcessor.test(s.plain) ? 'processor' : needKinds[place];
   if (kind === undefined) return [];
-  if (kind === 'hob' && inPan.test(s.text)) return [{ kind }, { kind: 'pan' }];
+  if (kind === 'hob' && inPan.test(s.plain)) return [{ kind }, { kind: 'pan' }];
   return [{ kind, ...(kind === 'oven' && s.heatC !== undefined && { tempC: s.heatC }) }];
 }
 
@@ -61,11 +61,11 @@ function hazardsOf(s: UnderstoodStep, hot: boolean, rowOf: (l: Line) => string):
   if (s.kind === 'blend' && hot) hazards.add('hotBlending');
   if (raw.poultry.test(foods) && !/cooked|stock|broth/i.test(foods)) hazards.add('rawPoultry');
   else if (raw.meat.test(foods) && !/cooked|stock|broth/i.test(foods)) hazards.add('rawMeat');
-  if (/kidney|dried beans?|bean_dry|butter_bean_dry|cannellini_dry/i.test(foods) || /\b(?:kidney beans?|dried beans?)\b/i.test(s.text))
+  if (/kidney|dried beans?|bean_dry|butter_bean_dry|cannellini_dry/i.test(foods) || /\b(?:kidney beans?|dried beans?)\b/i.test(s.plain))
     hazards.add('beans');
   if (/garlic/i.test(foods) && /\boil/i.test(foods) && s.kind === 'rest') hazards.add('garlicOil');
   if (/\brice(?:_|\b)/i.test(foods) && (s.kind === 'simmer' || s.kind === 'boil')) hazards.add('rice');
-  if (s.kind === 'fry' && /\bdeep[- ]?fry|frittieren/i.test(s.text)) hazards.add('hotFat');
+  if (s.kind === 'fry' && /\bdeep[- ]?fry|frittieren/i.test(s.plain)) hazards.add('hotFat');
   return [...hazards];
 }
 
@@ -95,7 +95,7 @@ function fresh(
     ...(minutes.said.wait || minutes.wait === 0 ? [] : (['wait'] as const)),
     ...(s.uses.some((u) => u.open) ? (['uses'] as const) : []),
   ];
-  const lid = lidOf(s.text);
+  const lid = lidOf(s.plain);
   const rowOf = (l: Line): string => (l.item.type === 'ingredient' ? (finder?.byId(l.item.id)?.id ?? '') : '');
   const handsGrow = facts.wait && !minutes.said.hands ? 0 : facts.growing;
   return {
