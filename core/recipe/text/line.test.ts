@@ -172,6 +172,26 @@ describe('laws of reading a line', () => {
     for (const line of ['1e9 kg flour', '0 eggs', '5000 onions', '900 l stock']) expect(readLine(line).asks).toBeDefined();
     for (const line of ['12 kg chicken bones', '100 eggs', '20 l stock', 'salt']) expect(readLine(line).asks).toBeUndefined();
   });
+  it('is the same in every hand: capitals, two spaces, a bullet, a tick box, a full stop at the end', () => {
+    const hands: Readonly<Record<string, (line: string) => string>> = {
+      'in small letters': (l) => l.toLowerCase(),
+      'in capitals': (l) => (/ß/.test(l) ? l : l.toUpperCase()),
+      'with two spaces': (l) => l.replace(/ /g, '  '),
+      'with hard spaces': (l) => l.replace(/ /g, '\u00a0'),
+      'with a tab': (l) => l.replace(/ /, '\t'),
+      'with a full stop': (l) => `${l}.`,
+      'with a comma': (l) => `${l},`,
+      shouted: (l) => `${l}!!`,
+      'as a bullet': (l) => `- ${l}`,
+      'ticked off': (l) => `[x] ${l}`,
+      glued: (l) => l.replace(/^(\d+) (g|kg|ml|l|tsp|tbsp|oz|lb)\b/, '$1$2'),
+    };
+    const meant = (text: string) => JSON.stringify(readLines(text).map(({ written: _w, ...r }) => r)).toLowerCase();
+    // T. and t. are two spoons by their capital alone; a heading is told by its marks
+    const table = [openLines, sealedLines, shapeLines].flatMap((t) => labelled(t)).map((l) => l.written);
+    const told = table.filter((l) => !/\bT\b/i.test(l) && readLines(l).every((r) => r.heading === undefined));
+    for (const line of told) for (const [how, set] of Object.entries(hands)) expect(meant(set(line)), `${line}, ${how}`).toBe(meant(line));
+  });
   it('answers at once, whatever it is given', () => {
     const hostile = [
       '1 '.repeat(300),

@@ -37,10 +37,11 @@ const tidy = (text: string): string =>
   text
     .replace(/[\u200B-\u200D\uFEFF\u00AD]/g, '')
     .replace(/[\u00A0\u2000-\u200A\u202F\u3000\t]/g, ' ')
-    .replace(/^[\s•‣◦▪▫■□▢☐☑✓✔●○∙·*–—-]+(?=\S)/u, '')
-    .replace(/^\[[ x]?\]\s*/i, '')
+    .replace(/^(?:[\s•‣◦▪▫■□▢☐☑✓✔●○∙·*–—-]+(?=\S)|\[[ x]?\]\s*)+/iu, '')
     .replace(/^\d{1,2}[.)]\s+(?=[\d¼-¾⅐-⅞])/u, '')
     .replace(/[*†‡§]+$/u, '')
+    // a sentence’s end, or what led to the next line
+    .replace(/(?<=[\p{L}\d)%])\s*[.,;!…]+\s*$/u, '')
     // "Zwiebel(n)", "Zehe/n": one or more of it
     .replace(/(?<=\p{L})(?:\((?:n|en|e|er|s|es|r)\)|\/n)(?!\p{L})/gu, '')
     .replace(/\s+/g, ' ')
