@@ -14,7 +14,8 @@ const soaked = /\b(?:soaked|eingeweicht\p{L}*|trempé\p{L}*|remojad\p{L}*|ammoll
 const compounds = /^(?:sauce|paste|dough|filling|batter|base|mixture|dressing)$/;
 const restAlone =
   /\b(?:(?:the )?remaining(?: \d+ ?(?:g|ml))?|the rest|(?:the )?other half|the remainder)(?=\s*(?:[,.;]|$|in\b|and\b|plus\b|over\b|on\b|with\b|to\b))/iu;
-const everything = /\b(?:everything|the lot|all of it|all the ingredients|all ingredients|alles|alle zutaten|tout|todo|tutto)\b/iu;
+const everything =
+  /\b(?:everything|the lot|all of it|all of them|all together|altogether|all the ingredients|all ingredients|alles|alle zutaten|tout|todo|tutto)\b/iu;
 const everythingElse =
   /\b(?:everything else|all else|(?:the )?(?:rest of the|remaining|other) ingredients|all the rest|alle übrigen|restlichen zutaten|tous les autres|los demás|tutto il resto|the rest)(?![^.,;]*\bof\b)\b/iu;
 const exceptWords = /\b(?:everything|all)[^.,;]*?\b(?:except|but|bar|save|apart from)\b([^.,;]*)/iu;

@@ -4,6 +4,13 @@ import { sameStem } from './language.ts';
 import type { Piece } from './pieces.ts';
 import { isProduct, producerOf } from './results.ts';
 
+/** A pot of water set to boil: what is boiled in it comes after, nothing that was cut before goes in yet. */
+const waterUp = /\b(?:bring|boil|heat|set|put|get)\b[^.;]*?\b(?:pan|pot|saucepan|stockpot|kettle)\b[^.;]*?\bwater\b/iu;
+const inTheWater = /\bin (?:it|the (?:boiling |salted |hot )?water)\b/iu;
+const boiledKinds: ReadonlySet<Piece['kind']> = new Set(['boil', 'simmer']);
+const setsWater = (ctx: Context, i: number): boolean =>
+  waterUp.test(ctx.pieces[i]!.text) && [...(ctx.bound[i]?.uses.keys() ?? [])].every((l) => /\bwater\b|\bsalt\b/iu.test(l.name));
+
 const intoPot =
   /\b(?:in(?:to)? (?:it|them|the (?:same )?(?:pot|pan|dough|sauce|broth|bowl))|on top|over (?:it|them|the top)|back(?: in)?|to (?:the )?(?:same )?(?:pot|pan)|in den topf|in the same|put back|inside)\b/iu;
 
@@ -21,7 +28,7 @@ export function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, fir
   if (p.past) {
     // told late: it takes only what it names, and what was told late before it
     if (before?.past && before.paragraph === p.paragraph) b.takes.add(n - 1);
-  } else if (readies(p)) {
+  } else if (readies(p) || setsWater(ctx, n)) {
     b.takes.clear();
   } else if (b.takes.size === 0 && opensSection && !mainFood && !p.serve) {
     for (const i of ctx.open) if (!ctx.pieces[i]!.serve && !readies(ctx.pieces[i]!) && ctx.pieces[i]!.kind !== 'preheat') b.takes.add(i);
@@ -52,6 +59,9 @@ export function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, fir
     b.takes.add(n - 1);
     if (last !== undefined && p.adds) b.takes.add(frontier(ctx, last, n));
   }
+  // “a pan of water to the boil; blanch the beans”: into that water
+  const water = [...ctx.open].filter((i) => i < n && setsWater(ctx, i)).at(-1);
+  if (water !== undefined && boiledKinds.has(p.kind) && !setsWater(ctx, n) && (water === n - 1 || inTheWater.test(p.text))) b.takes.add(water);
   if (samePan.test(p.text) && last === undefined && n > 0) b.after.add(n - 1);
   else if ((samePan.test(p.text) || (p.then && b.takes.size === 0)) && last !== undefined && !b.takes.has(last)) b.after.add(last);
   b.takes.delete(n);

@@ -52,7 +52,8 @@ function factsOf(line: Line, finder: IngredientFinder): LineFacts {
   // “up to four spoons” counts with its high end, as it is measured out
   const amount = line.amountTo !== undefined && line.amount === '0' ? line.amountTo : line.amount;
   const written = amount !== undefined && line.unit ? { amount, unit: line.unit } : undefined;
-  const mass = massOf(line, written, row);
+  // ice cools the bath, it goes into no pot
+  const mass = row?.id === 'ice' ? { because: [] } : massOf(line, written, row);
   const density = row && densityFor(row, line.form);
   return {
     line,

@@ -1,7 +1,7 @@
 import { revisionSchema, type Kind, type Line, type Revision, type Step, type Writing } from '#core/contract';
 import type { Understood } from '../method/index.ts';
 import { isRawKind } from '#core/kitchen';
-import { kindGuess, lifeGuess, servingByKind } from './guesses.ts';
+import { kindGuess, lifeGuess, servingByKind, type MadeFrom } from './guesses.ts';
 import { composeLines, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
 import { stepsOf, type ReadSteps } from './steps.ts';
 import { readServing, readYield, type ReadYield } from './yield.ts';
@@ -97,13 +97,18 @@ export function methodOf(writing: Writing, ctx: ReadingContext): ReadMethod {
 export function compose(writing: Writing, ctx: ReadingContext, method?: ReadSteps): Composed {
   const base = writing.base ?? {};
   const name = writing.name.trim().slice(0, 120);
-  const kind = writing.kind ?? base.kind ?? kindGuess(name);
   const rows = composeLines(writing.lines, ctx);
   const foods: ComposedFood[] = rows.flatMap((r) => ('foods' in r ? r.foods : []));
   const lines: Line[] = foods.map((f) => f.line).slice(0, most.lines);
   const read = method ?? stepsOf(writing.steps, lines, { finder: ctx.finder });
   const steps = read.steps.length > most.steps ? read.steps.slice(0, most.steps) : read.steps;
   const paragraphs = paragraphsOf(writing, steps);
+  const of: MadeFrom = {
+    rows: lines.flatMap((l) => (l.moment === 'batch' && l.item.type === 'ingredient' ? (ctx.finder.byId(l.item.id) ?? []) : [])),
+    unknown: lines.flatMap((l) => (l.moment === 'batch' && l.item.type === 'unmatched' ? [l.name] : [])),
+    steps,
+  };
+  const kind = writing.kind ?? base.kind ?? kindGuess(name, of);
   const made = readYield(writing.makes);
   const said = readServing(writing.serving);
   const unsaid = made.count === undefined && made.total === undefined;
@@ -136,7 +141,7 @@ export function compose(writing: Writing, ctx: ReadingContext, method?: ReadStep
     ...(confirmed.has('serving') ? [] : ['serving' as const]),
     ...(confirmed.has('storage') ? [] : ['storage' as const]),
   ];
-  const rowId = writing.lifeId ?? base.storage?.[0]?.rowId ?? lifeGuess(name, kind);
+  const rowId = writing.lifeId ?? base.storage?.[0]?.rowId ?? lifeGuess(name, kind, of);
   const { method: _me, yieldText: _y, note: _n, ownReheat: _r, ownThaw: _t, cubeMl, ...others } = base;
   const text = (value: string, chars: number): string | undefined => value.trim().slice(0, chars) || undefined;
   const [yieldText, note, ownReheat, ownThaw] = [

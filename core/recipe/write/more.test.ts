@@ -61,6 +61,31 @@ describe('kind, serving and keeping, said or guessed', () => {
     expect(kindGuess(name)).toBe(kind);
     expect(lifeGuess(name, kind)).toBe(life);
   });
+  it.each([
+    [
+      'Runner beans from the allotment',
+      ['3 kg runner beans', '1 tbsp salt'],
+      'Blanch the beans 2 min. Cool in ice water. Freeze.',
+      'base',
+      'veg_blanched',
+    ],
+    ['Greens', ['1 kg kale'], 'Blanch the kale 2 min and squeeze it out.', 'base', 'leaf_cook'],
+    ['Apple and blackberry for Noor (10 months)', ['400 g apples', '200 g blackberries'], 'Cook 15 min, blend.', 'puree', 'pu_home'],
+    ['Carrots and pears', ['400 g carrots', '2 pears'], 'Steam 12 min, blend. Freeze in ice cube trays.', 'puree', 'pu_home'],
+    ['Plum compote', ['1 kg plums', '100 g sugar'], 'Simmer 20 min.', 'base', 'puree_fruit_adult'],
+    ['Friday pot', ['500 g prawns', '2 leeks'], 'Simmer 10 min.', 'meal', 'fish_cooked'],
+    ['One pan thing', ['600 g chicken thighs', '200 g basmati rice'], 'Simmer 25 min.', 'meal', 'rice_cooked'],
+    ['Green pot', ['500 g leeks', '200 ml double cream'], 'Simmer 25 min.', 'meal', 'soup_cream'],
+    ['Green pot', ['500 g leeks', '400 g tin butter beans'], 'Simmer 25 min.', 'meal', 'soup_veg'],
+    ['Sunday pot', ['800 g stewing beef', '2 leeks', '100 ml milk'], 'Simmer 2 h.', 'meal', 'stew_meat'],
+    ['Kale with barley', ['300 g kale', '200 g pearl barley'], 'Blanch the kale. Simmer the barley with it 30 min.', 'meal', 'soup_veg'],
+  ] as const)('%s of %j is told by what is made of what', (name, lines, method, kind, life) => {
+    const { revision } = compose(
+      { ...emptyWriting, name, makes: '4', lines: lines.map((text, i) => ({ id: `l${i}`, text })), steps: [{ id: 'p', text: method }] },
+      ctx,
+    );
+    expect([revision.kind, revision.storage[0]?.rowId]).toEqual([kind, life]);
+  });
   it('a total is shared out in its own measure, a serving that is said stands', () => {
     const made = (makes: string, serving = '', over = {}) =>
       compose({ ...emptyWriting, name: 'Pot', makes, serving, lines: [{ id: 'a', text: '4 leeks' }], ...over }, ctx).revision;

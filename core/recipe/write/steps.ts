@@ -21,7 +21,7 @@ const oneSpace = (text: string): string => text.replace(/\s+/g, ' ').trim();
 export function tidied(text: string): string {
   const plain = oneSpace(text)
     .replace(/^(?:(?:step\s*)?\d{1,2}[.):]\s*|[-–—•*▢☐●◦]\s*|(?:and|then|und|dann|et|puis|y|luego|e|poi)\s+)+/iu, '')
-    .replace(/(?:(?:^|[\s,;:–(-])(?:and|then|und|dann|et|puis|y|luego|e|poi|or))?[\s,;:–(-]*$/iu, '')
+    .replace(/(?:(?:^|[\s,;:–(-]+)(?:and|then|und|dann|et|puis|y|luego|e|poi|or))?[\s,;:–(-]*$/iu, '')
     .trim();
   const told = plain || oneSpace(text);
   return `${told.slice(0, 1).toUpperCase()}${told.slice(1)}`.slice(0, most.stepChars);
