@@ -5,7 +5,8 @@ import { ingredientFinder, noMemo } from '#core/kitchen';
 import { ingredientRows, withForeignNames } from '#core/kitchen/data';
 import { blanches, compose, emptyWriting, sayLimit, scaleTo, weighRecipe, type Gear } from '#core/recipe';
 import { testFigures } from '../kitchen/fixtures.ts';
-import { checkSchedule, scheduleTasks, tasksFor, type Kitchen, type Task } from './index.ts';
+import { ownWords } from './ends.ts';
+import { checkSchedule, isHot, scheduleTasks, tasksFor, type Kitchen, type Task } from './index.ts';
 
 const finder = ingredientFinder(withForeignNames(ingredientRows));
 const pot = (id: string, litres: number): Equipment => ({ id, name: `${litres} L pot`, kind: 'pot', count: 1, litres, diameterMm: 260 });
@@ -38,7 +39,7 @@ function cookedFrom(lines: readonly string[], method: string, portions: number, 
   const dish = { batch: { id: 'b', recipeId: 'rec' }, revision: whole, scaled: scaled.scaled };
   const tasks = tasksFor([dish] as unknown as Parameters<typeof tasksFor>[0], finder);
   const named = (words: RegExp): Task[] => tasks.filter((t) => words.test(t.title));
-  return { scaled: scaled.scaled, tasks, named };
+  return { revision: whole, scaled: scaled.scaled, tasks, named };
 }
 
 const beans = ['3 kg green beans', '20 g salt'];
@@ -91,6 +92,25 @@ describe('blanching', () => {
       gearOf(9),
     );
     expect(named(/lanch the broccoli/)).toHaveLength(1);
+  });
+
+  it('is cold when it comes out of the ice, and a pot that is cooked after it is not', () => {
+    const kept = (lines: readonly string[], text: string) => cookedFrom(lines, text, 6, gearOf(9)).revision;
+    expect(isHot(kept(beans, method))).toBe(false);
+    expect(isHot(kept(beans, 'Blanch the beans for 3 minutes and drain.'))).toBe(true);
+    expect(
+      isHot(kept(['500 g kale', '1 kg potatoes'], 'Blanch the kale.\nCool in ice water.\nSimmer the potatoes with the kale 20 min.')),
+    ).toBe(true);
+  });
+
+  it('says how it is frozen and packed in the recipe’s order', () => {
+    const { revision } = cookedFrom(
+      beans,
+      'Blanch the beans.\nCool in ice.\nOpen freeze on trays, then bag in 300 g portions.',
+      6,
+      gearOf(9),
+    );
+    expect(ownWords(revision, 'pack')).toBe('Open freeze on trays. Bag in 300 g portions.');
   });
 
   it('leaves it as it is written where no pot has a size', () => {

@@ -1,14 +1,18 @@
 import type { Revision, Step } from '#core/contract';
-import { inSession } from '#core/recipe';
-import { overnightMin } from './limits.ts';
+import { blanches, inSession } from '#core/recipe';
+import { intoIce, overnightMin } from './limits.ts';
 
 /** Kinds whose food is packed cold; bread cools on its own, kits and pastes were never hot. */
 const chilled: ReadonlySet<string> = new Set(['meal', 'base', 'puree', 'broth']);
 const heats: ReadonlySet<string> = new Set(['hob', 'oven', 'microwave', 'steamer']);
 
-/** It is hot when it is done, and is to be cold before it is packed. @example isHot(stew) // true */
-export const isHot = (revision: Pick<Revision, 'kind' | 'raw' | 'steps'>): boolean =>
-  chilled.has(revision.kind) && !revision.raw && revision.steps.some((s) => s.moment !== 'serve' && s.needs.some((n) => heats.has(n.kind)));
+/** It is hot when it is done, and is to be cold before it is packed; what was blanched last and put into ice is cold. @example isHot(stew) // true */
+export function isHot(revision: Pick<Revision, 'kind' | 'raw' | 'steps'>): boolean {
+  if (!chilled.has(revision.kind) || revision.raw) return false;
+  const steps = revision.steps.filter((s) => s.moment !== 'serve');
+  const last = steps.findLastIndex((s) => s.needs.some((n) => heats.has(n.kind)));
+  return last >= 0 && !(blanches(steps[last]!) && steps.slice(last + 1).some((s) => intoIce.test(s.text)));
+}
 
 /**
  * Steps at the end of a recipe that only say what every session ends with, by the kitchen's own tasks: cooling, filling, freezing. With their words.
@@ -39,7 +43,9 @@ export function coveredBy(revision: Revision): Map<string, { as: 'cool' | 'pack'
  * @example ownWords(stew, 'pack') // 'Freeze in pairs.'
  */
 export const ownWords = (revision: Revision, as: 'cool' | 'pack'): string =>
+  // found from the last one back, said in their order
   [...coveredBy(revision).values()]
     .filter((c) => c.as === as)
+    .toReversed()
     .map((c) => c.text.replace(/[^.!?]$/u, '$&.'))
     .join(' ');

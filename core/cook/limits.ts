@@ -23,7 +23,8 @@ const intoIceWithinMin = 1;
 /** On the fire so long it is cooked, not only browned (kitchen estimate). */
 const cookedMin = 15;
 
-const intoIce = /\bice\b|iced water/i;
+/** Words of a step that puts food into ice. */
+export const intoIce = /\bice\b|iced water/i;
 /** Of the meat and fish counter, and not raw any more. */
 const keptMeat = /cooked|smoked|bacon|chorizo|ham_/;
 const heats: ReadonlySet<string> = new Set(['hob', 'oven', 'steamer', 'microwave']);

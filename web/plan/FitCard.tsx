@@ -16,7 +16,9 @@ export function FitCard({ comesTo, busy, startAt }: { comesTo: SessionParts['dra
       </Title>
       {!comesTo || comesTo.fit.rows.length === 0 ? (
         <Text inherit c="dimmed">
-          Pick a dish: containers, freezer room and hours are checked as you type.
+          {busy
+            ? 'Containers, freezer room and hours are being looked at…'
+            : 'Pick a dish: containers, freezer room and hours are checked as you type.'}
         </Text>
       ) : (
         comesTo.fit.rows.map((r) => {

@@ -93,6 +93,11 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
             <Text span variant="big">
               {money(cost.perPortionCents)}
             </Text>{' '}
+            {cost.leftOut.length > 0 && (
+              <Text span inherit c="dimmed">
+                and more{' '}
+              </Text>
+            )}
             <Why label="what a portion costs">
               {money(cost.cents)} in all, the used share of the packs bought
               {cost.leftOut.length > 0

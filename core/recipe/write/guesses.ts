@@ -99,6 +99,9 @@ export const kindGuess = (name: string, of?: MadeFrom): Kind =>
 const fishy =
   /\b(?:fish|salmon|haddock|cod|hake|pollock|trout|mackerel|tuna|sardines?|anchov(?:y|ies)|prawns?|shrimps?|squid|mussels?|clams?|crab)\b(?! (?:sauce|stock|paste|sticks?))/i;
 
+const meaty =
+  /\b(?:beef|pork|lamb|mutton|veal|goat|venison|chicken|turkey|duck|goose|rabbit|mince|meat|bacon|ham|sausages?|oxtail|brisket|ribs?)\b(?! (?:stock|broth|dripping|fat)s?)/i;
+
 /** The storage row that what goes in asks for: what keeps least decides. */
 function lifeByFoods(of: MadeFrom): string | undefined {
   const { rows, unknown } = of;
@@ -106,7 +109,7 @@ function lifeByFoods(of: MadeFrom): string | undefined {
   const named = (pattern: RegExp): boolean => unknown.some((n) => pattern.test(n));
   if (rows.some((r) => r.aisle === 'fish') || named(fishy)) return 'fish_cooked';
   if (has(/^rice_/) || named(/\brice\b(?! (?:noodle|flour|paper|vinegar|wine|cake)s?)/i)) return 'rice_cooked';
-  if (rows.some((r) => r.aisle === 'meat')) return undefined;
+  if (rows.some((r) => r.aisle === 'meat') || named(meaty)) return undefined;
   if (has(/^(?:cream|milk|creme|double_cream|soft_cheese|mascarpone)/)) return 'soup_cream';
   if (has(/^lentil/)) return 'lentils_cooked';
   return rows.length > 0 && rows.every((r) => r.aisle === 'fruit' || unimportant.test(r.id) || r.aisle === 'spices')
