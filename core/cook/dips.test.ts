@@ -84,6 +84,41 @@ describe('blanching', () => {
     expect(tasks.some((t) => /^Dip/.test(t.title))).toBe(false);
   });
 
+  it('boils the water first where no step does, once for all dips, as long as its litres take; a step that is written is not doubled', () => {
+    const hob: Equipment = { id: 'h', name: 'hob', kind: 'hob', count: 4, watts: 2000 };
+    const gear = gearOf(9);
+    const withHob: Gear = { ...gear, equipment: [...gear.equipment, hob] };
+    const { named } = cookedFrom(beans, method, 6, withHob);
+    const [water, ...more] = named(/^Bring/);
+    expect(more).toEqual([]);
+    expect(water).toMatchObject({ after: [], needs: named(/Dip 1 of 4: Blanch/)[0]!.needs, vessel: { count: 1, brimMl: 9000 } });
+    expect(water!.title).toMatch(/^Bring 6\sL of water to the boil$/);
+    // 6 kg from 15 to 95 °C want 2 MJ: 17 min of 2 kW if all of it reached the pot, twice that if half did
+    expect(water!.waitMin).toBeGreaterThan(17);
+    expect(water!.waitMin).toBeLessThan(50);
+    expect(named(/Dip . of 4: Blanch/).map((t) => t.after.includes(water!.id))).toEqual([true, false, false, false]);
+    const written = cookedFrom(beans, `Bring a large pot of water to the boil.\n${method}`, 6, withHob);
+    expect(written.named(/^Bring/)).toHaveLength(1);
+    expect(written.named(/^Bring/)[0]!.title).toBe('Bring a large pot of water to the boil.');
+    expect(written.named(/^Bring/)[0]!.waitMin).toBe(water!.waitMin);
+  });
+
+  it.each([
+    ['Bring salted water to a boil and blanch the beans for 3 minutes. Shock in ice water.', 'Shock in ice water.'],
+    ['Blanch beans 3 min. Refresh in iced water.', 'Refresh in iced water.'],
+    ['Blanch the beans for 3 minutes. Cool in iced water.', 'Cool in iced water.'],
+    ['Blanch the beans, 3 min. Dunk in an ice bath.', 'Dunk in an ice bath.'],
+  ])('puts every dip into ice of its own, however it is said: %s', (text, ice) => {
+    const { named, tasks } = cookedFrom(beans, text, 6, gearOf(9));
+    const dips = named(/lanch/);
+    expect(dips).toHaveLength(4);
+    expect(dips.map((t) => t.waitMin)).toEqual([3, 3, 3, 3]);
+    const ices = tasks.filter((t) => t.title.endsWith(ice));
+    expect(ices.map((t) => t.windows?.map((w) => [w.after, w.why]))).toEqual(dips.map((d) => [[d.id, 'ice']]));
+    // as long as it was blanched at the most
+    for (const t of ices) expect(t.waitMin).toBeLessThanOrEqual(3);
+  });
+
   it('does not count the water and the salt that were brought to the boil before', () => {
     const { named } = cookedFrom(
       ['4 l water', '40 g salt', '500 g broccoli'],

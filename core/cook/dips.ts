@@ -1,3 +1,4 @@
+import { trueDensity } from '#core/heat';
 import { sayMassIn, sayVolumeIn, type UnitSystem } from '#core/kitchen';
 import type { Load } from '#core/recipe';
 import type { Limit } from './limits.ts';
@@ -8,16 +9,26 @@ interface Work {
   title: string;
   detail: string;
   handsOnMin: number;
+  waitMin: number;
   after: string[];
   windows?: Limit[];
   vessel?: { count: number; brimMl: number };
+  guess: boolean;
+  timeKey: string;
 }
+
+/** Hands for a pot of water: filled, salted, put on, the lid on it (min). A guess, until it was timed. */
+const fillMin = 3;
 
 /** Work with the dips its food goes through. */
 export interface Dipped<T extends Work> {
   task: T;
   dips?: Load;
 }
+
+/** The water of one dip, in the household's measures. */
+const litresOf = (dips: Load, units: UnitSystem): string =>
+  sayVolumeIn(units, Math.round((dips.eachMl - (dips.eachG ?? 0) / trueDensity()) / 100) * 100);
 
 /** One of so many equal parts of a task; the last one keeps its name, so that what waits for the whole waits for it. */
 const part = <T extends Work>(task: T, k: number, of: number): T => ({
@@ -28,6 +39,25 @@ const part = <T extends Work>(task: T, k: number, of: number): T => ({
 });
 const idOf = (id: string, k: number, of: number): string => (k === of ? id : `${id}:${k}`);
 
+/** The water of the dips, brought to the boil, where no step of the recipe does it. */
+function waterOf<T extends Work>(dip: T, dips: Load, units: UnitSystem): T[] {
+  if (dips.boilMin === undefined) return [];
+  return [
+    {
+      ...dip,
+      id: `${dip.id}:water`,
+      title: `Bring ${litresOf(dips, units)} of water to the boil`,
+      detail: `for: ${dip.title.replace(/\.$/, '')}`,
+      handsOnMin: fillMin,
+      waitMin: Math.round(dips.boilMin),
+      after: [],
+      windows: [],
+      guess: true,
+      timeKey: `${dip.timeKey}:water`,
+    },
+  ];
+}
+
 /**
  * What a pot of water does not take at once is blanched dip by dip, and each dip goes into the ice by itself, within a minute: a dip and its ice are work of
  * their own, so that the next one boils while the last one cools.
@@ -37,20 +67,7 @@ const idOf = (id: string, k: number, of: number): string => (k === of ? id : `${
 export function inDips<T extends Work>(all: readonly Dipped<T>[], units: UnitSystem): T[] {
   const dipsOf = new Map(all.flatMap(({ task, dips }) => (dips ? [[task.id, dips] as const] : [])));
   return all.flatMap(({ task, dips }) => {
-    if (dips) {
-      const each = `${sayMassIn(units, Math.round((dips.eachG ?? 0) / 10) * 10)} at once, ${sayVolumeIn(units, Math.round((dips.eachMl - (dips.eachG ?? 0)) / 100) * 100)} of boiling water`;
-      const whole: T = {
-        ...task,
-        detail: task.detail ? `${task.detail}; ${each}` : each,
-        vessel: { count: 1, brimMl: Math.round(dips.vessels[0]?.brimMl ?? 0) },
-      };
-      return dips.loads === 1
-        ? [whole]
-        : Array.from({ length: dips.loads }, (_, i): T => {
-            const dip = part(whole, i + 1, dips.loads);
-            return i === 0 ? dip : { ...dip, after: [...dip.after, idOf(task.id, i, dips.loads)] };
-          });
-    }
+    if (dips) return dipsIn(task, dips, units);
     const ice = task.windows?.find((w) => w.why === 'ice' && (dipsOf.get(w.after)?.loads ?? 1) > 1);
     const of = ice && dipsOf.get(ice.after)?.loads;
     if (!ice || of === undefined) return [task];
@@ -64,4 +81,21 @@ export function inDips<T extends Work>(all: readonly Dipped<T>[], units: UnitSys
       };
     });
   });
+}
+
+/** The dips of one step, one after the other, and before the first the water that has to boil. */
+function dipsIn<T extends Work>(task: T, dips: Load, units: UnitSystem): T[] {
+  const each = `${sayMassIn(units, Math.round((dips.eachG ?? 0) / 10) * 10)} at once, ${litresOf(dips, units)} of boiling water`;
+  const whole: T = {
+    ...task,
+    detail: task.detail ? `${task.detail}; ${each}` : each,
+    vessel: { count: 1, brimMl: Math.round(dips.vessels[0]?.brimMl ?? 0) },
+  };
+  const water = waterOf(whole, dips, units);
+  const before = (i: number): string[] => (i === 0 ? water.map((t) => t.id) : [idOf(task.id, i, dips.loads)]);
+  const parts = Array.from({ length: dips.loads }, (_, i): T => {
+    const dip = dips.loads === 1 ? whole : part(whole, i + 1, dips.loads);
+    return { ...dip, after: [...dip.after, ...before(i)] };
+  });
+  return [...water, ...parts];
 }

@@ -32,11 +32,11 @@ const hazardPlace: Readonly<Record<string, CautionPlace>> = {
   hotFat: 'hotFat',
 };
 
-/** How long a dish keeps, and because of what. */
-function keepsText(life: LifeResult): string {
+/** How long a dish keeps, and because of what, unless that is all it is. */
+function keepsText(life: LifeResult, dish: string): string {
   if (!life.ok) return life.why === 'doNotFreeze' ? `${life.part} does not freeze well` : 'no storage life known yet';
   const { months, monthsHigh, part, source, fridgeDays } = life.life;
-  return `${months === monthsHigh ? countOf(months, 'month') : `${months} to ${countOf(monthsHigh, 'month')}`} frozen because of the ${part} (${source}), ${countOf(fridgeDays, 'day')} in the fridge`;
+  return `${months === monthsHigh ? countOf(months, 'month') : `${months} to ${countOf(monthsHigh, 'month')}`} frozen${part === dish ? '' : ` because of the ${part}`} (${source}), ${countOf(fridgeDays, 'day')} in the fridge`;
 }
 
 /** Everything a recipe draws from, through and through, each once. */
@@ -106,7 +106,7 @@ export function recipeAnswer(ctx: Context, id: string): RecipeAnswer {
     allergens: allergenLines(summary, world.allergenNames, 'page'),
     warnings: allergenWarnings(summary, world.eaters).map((w) => sayWarning(w, world.allergenNames)),
     gaps: recipeGaps(revision, world.finder),
-    keeps: keepsText(lifeOf(revision.storage, world.lives, world.household)),
+    keeps: keepsText(lifeOf(revision.storage, world.lives, world.household), revision.name),
     ...(day && { lastMade: day }),
     portionsInStore: stock
       .filter((p) => p.recipeId !== undefined && world.recipe(p.recipeId)?.recipe.id === recipe.id)

@@ -50,7 +50,7 @@ const potName = (brimMl: number): string => (brimMl > 0 ? `${String(Math.round(b
 
 /** The thing a task stands in or on; pots by their names. */
 function gearOf(t: TaskView): string | undefined {
-  if (t.follow === 'cool') return 'Ice bath';
+  if (t.follow === 'cool' || t.windows?.some((w) => w.why === 'ice')) return 'Ice bath';
   const kinds = new Set(t.needs.map((n) => n.kind));
   if (kinds.has('oven')) return 'Oven';
   if (kinds.has('steamer')) return 'Steamer';

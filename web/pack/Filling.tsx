@@ -243,7 +243,8 @@ export function Filling({ b, view, onFilled }: { b: PackedBatch; view: SessionPa
             )}
             {b.lot.life.ok && (
               <Text size="xs" c="dimmed" mt={8}>
-                Keeps {countOf(b.lot.life.life.months, 'month')} because of the {b.lot.life.life.part} ({b.lot.life.life.source}).
+                Keeps {countOf(b.lot.life.life.months, 'month')}{' '}
+                {b.lot.life.life.part === b.revision.name ? '' : `because of the ${b.lot.life.life.part} `}({b.lot.life.life.source}).
               </Text>
             )}
           </Card>

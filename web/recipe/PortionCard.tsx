@@ -88,7 +88,7 @@ export function PortionCard({ data, s, scaled }: { data: RecipeAnswer; s: Scalin
     <Card aria-label="One portion">
       <Title order={2}>One {portionName(revision.kind, 1)}</Title>
       <Group gap={22} align="baseline">
-        {cost.cents > 0 ? (
+        {cost.perPortionCents >= 0.5 || (cost.cents > 0 && cost.leftOut.length === 0) ? (
           <span>
             <Text span variant="big">
               {money(cost.perPortionCents)}

@@ -25,14 +25,14 @@ export const answersSchema = z.object({
 export type Answers = z.infer<typeof answersSchema>;
 
 /** What the review card asks, filled in with the guesses. */
-export const answersFrom = (r: Pick<Revision, 'kind' | 'servings' | 'serving' | 'storage' | 'steps'>): Answers => ({
+export const answersFrom = (r: Pick<Revision, 'kind' | 'servings' | 'serving' | 'storage' | 'steps' | 'confirmed'>): Answers => ({
   kind: r.kind,
   servings: String(r.servings),
   amount: String(r.serving.amount),
   unit: r.serving.unit,
   lifeId: r.storage[0]?.rowId ?? '',
   hands: String(r.steps.reduce((s, x) => s + x.handsOnMin, 0)),
-  sized: false,
+  sized: r.confirmed.includes('serving'),
 });
 
 /** A revision with the answers in it; hands-on minutes are shared out over the steps as they were guessed. */

@@ -123,7 +123,7 @@ export function PackDetailPage() {
                       ? `It thaws in ${thaw.low} to ${thaw.high} hours; the time it keeps once thawed counts from the short end. `
                       : brief.due.reason === 'fridge'
                         ? `In the fridge since ${pack.fridgeSince ? `${sayWeekday(dayOf(pack.fridgeSince, zone))} ${clockOf(pack.fridgeSince, zone)}` : ''}: ${countOf(pack.life.fridgeDays, 'day')} for ${pack.life.part}. `
-                        : `${countOf(pack.life.months, 'month')} from the day it was made, because of the ${pack.life.part}; at most to ${pack.limit ? sayDayYear(pack.limit) : ''}. The date is printed once and does not move. `}
+                        : `${countOf(pack.life.months, 'month')} from the day it was made${pack.life.part === pack.name ? '' : `, because of the ${pack.life.part}`}; at most to ${pack.limit ? sayDayYear(pack.limit) : ''}. The date is printed once and does not move. `}
                   Source: {pack.life.source}.
                 </Why>
               </Group>

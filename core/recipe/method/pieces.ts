@@ -177,6 +177,9 @@ const tells =
 
 const boilUp = /\b(?:bring|come)s?\b[^.;]*\b(?:boil|simmer|bubble)\b|\bup\b|aufkochen|ébullition|hervor/iu;
 
+/** Out of the boiling water into ice: work of its own, however it is said. */
+const intoIce = /\b(?:ice|iced|icy)\b(?![ -]?cream)/iu;
+
 const pronoun = /\b(?:it|them|both|these|all)\b/iu;
 
 /** Whether another step begins here. */
@@ -188,6 +191,7 @@ function cutsHere(piece: readonly Taken[], next: Taken, text: string): boolean {
   if (s.past !== last.segment.past || s.meanwhile) return true;
   const before = piece.findLast((t) => t.kind !== undefined)?.kind;
   const done = waited(piece, text);
+  if (done && before === 'boil' && intoIce.test(text.slice(s.at, s.end)) && !next.foods) return true;
   // nothing but a time, a cue or a lid: it is told of the work before
   if (s.act === undefined && !next.foods && next.kind !== 'preheat' && !s.serve) {
     const own =

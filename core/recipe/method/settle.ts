@@ -5,7 +5,8 @@ import type { Piece } from './pieces.ts';
 import { isProduct, producerOf } from './results.ts';
 
 /** A pot of water set to boil: what is boiled in it comes after, nothing that was cut before goes in yet. */
-const waterUp = /\b(?:bring|boil|heat|set|put|get)\b[^.;]*?\b(?:pan|pot|saucepan|stockpot|kettle)\b[^.;]*?\bwater\b/iu;
+const waterUp =
+  /\b(?:bring|boil|heat|set|put|get)\b[^.;]*?\b(?:pan|pot|saucepan|stockpot|kettle)\b[^.;]*?\bwater\b|^\W*(?:bring|boil)\b[^.;]*?\bwater\b(?:[^.;]*?\bboil\b)?|\bwater\b[^.;]*\b(?:to the boil|to a boil|boiling)\W*$/iu;
 const inTheWater = /\bin (?:it|the (?:boiling |salted |hot )?water)\b/iu;
 const boiledKinds: ReadonlySet<Piece['kind']> = new Set(['boil', 'simmer']);
 const setsWater = (ctx: Context, i: number): boolean =>
@@ -61,7 +62,8 @@ export function settle(ctx: Context, b: Bound, n: number, mainFood: boolean, fir
   }
   // “a pan of water to the boil; blanch the beans”: into that water
   const water = [...ctx.open].filter((i) => i < n && setsWater(ctx, i)).at(-1);
-  if (water !== undefined && boiledKinds.has(p.kind) && !setsWater(ctx, n) && (water === n - 1 || inTheWater.test(p.text))) b.takes.add(water);
+  if (water !== undefined && boiledKinds.has(p.kind) && !setsWater(ctx, n) && (water === n - 1 || inTheWater.test(p.text)))
+    b.takes.add(water);
   if (samePan.test(p.text) && last === undefined && n > 0) b.after.add(n - 1);
   else if ((samePan.test(p.text) || (p.then && b.takes.size === 0)) && last !== undefined && !b.takes.has(last)) b.after.add(last);
   b.takes.delete(n);

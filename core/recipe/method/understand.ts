@@ -170,7 +170,16 @@ function understandPlain(paragraphs: readonly string[], recipeLines: readonly Li
       amounts: bound[i]!.amounts,
     };
   });
-  return { steps, lines, pieces, circle };
+  return { steps: steps.map((s) => inIce(s, steps)), lines, pieces, circle };
+}
+
+/** In ice as long as it was blanched, where nobody says how long (reference 5.1, bl_ice: NCHFP). */
+function inIce(step: UnderstoodStep, steps: readonly UnderstoodStep[]): UnderstoodStep {
+  if (step.minutes.said.wait || step.kind !== 'cool' || !/\bice(?:d|y)?\b/iu.test(step.text)) return step;
+  const dip = step.after.map((i) => steps[i]!).find((s) => s.kind === 'boil' && /\bblanch|\bparboil|\bscald/iu.test(s.text));
+  if (!dip) return step;
+  const { waitTo: _, ...minutes } = step.minutes;
+  return { ...step, minutes: { ...minutes, wait: dip.minutes.wait } };
 }
 
 /** Open shares dealt out in equal parts of what the written ones leave; no line ever sums to more than one, written contradictions apart. */

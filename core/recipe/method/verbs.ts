@@ -43,7 +43,7 @@ const english: ReadonlyMap<string, Act> = new Map([
   ...of('serve', 'serve, dress, garnish, reheat, warm up, eat, plate up'),
   ...of(
     'add',
-    'add, stir in, stir, pour, put, place, throw, drop, scatter, sprinkle, fold, return, tip in, whisk in, mix in, drizzle, crumble over, deglaze, bind, bring together, moisten, top up, slide, give, set, sink, swirl, work in, beat in, transfer, use, pop, chuck, splash, squeeze over, loosen, thin, stick, go in, goes in, let down, finish, plunge, fork, fork through, go, goes',
+    'add, stir in, stir, pour, put, place, throw, drop, scatter, sprinkle, fold, return, tip in, whisk in, mix in, drizzle, crumble over, deglaze, bind, bring together, moisten, top up, slide, give, set, sink, swirl, work in, beat in, transfer, use, pop, chuck, splash, squeeze over, loosen, thin, stick, go in, goes in, let down, finish, plunge, dunk, shock, fork, fork through, go, goes',
   ),
   ...of(
     'small',

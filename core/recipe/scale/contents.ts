@@ -18,6 +18,8 @@ export interface Load {
   eachMl: number;
   /** Of a dip, what goes in at once; its millilitres are with the water. */
   eachG?: number;
+  /** Of a dip, minutes until its water boils, where no step of the recipe brings it there. */
+  boilMin?: number;
   usableMl: number;
   brimMl: number;
   /** Share of what the vessel may hold. */

@@ -1,7 +1,7 @@
 import type { Step } from '#core/contract';
-import { trueDensity } from '#core/heat';
+import { boilUpMinutes, burnerOf, trueDensity } from '#core/heat';
 import { waterPerDip } from '../data/index.ts';
-import { massIn, type Load, type PassageInput } from './contents.ts';
+import { massIn, type Load, type Passage, type PassageInput } from './contents.ts';
 import { onHob, type FlowStep } from './flow.ts';
 import { equalLoads, potUsable, roundsMin } from './vessels.ts';
 
@@ -11,6 +11,23 @@ import { equalLoads, potUsable, roundsMin } from './vessels.ts';
  */
 export const blanches = ({ text }: Pick<Step, 'text'>): boolean =>
   /\bblanch(?!ed|ing|iert|ie?s?\b)/iu.test(text) && !/\bblanching (?:water|pot)\b/i.test(text);
+
+/** A pot of water, salted at the most. */
+export const holdsWaterOnly = (flow: FlowStep, { recipe }: Pick<PassageInput, 'recipe'>): boolean =>
+  [...flow.holds.keys()].every((id) => isWater.test(recipe.facts.find((f) => f.line.id === id)?.row?.id ?? ''));
+
+/**
+ * The water of the dips, brought to the boil: as long as its litres take on this hob. Where the recipe has a step for it and nobody said how long, that step
+ * waits by it; where it has none, it is work of its own.
+ */
+export function waterPassage(passage: Passage, { gear }: PassageInput, dip: Load, water: readonly FlowStep[]): void {
+  const burner = burnerOf(gear.equipment);
+  if (!burner) return;
+  const up = boilUpMinutes({ massG: dip.eachMl - (dip.eachG ?? 0) / trueDensity(), kind: 'broth', burner });
+  passage.boilUp ??= { ...up, writtenMin: up.value, assumed: burner.assumed !== undefined };
+  if (water.length === 0) dip.boilMin = up.value;
+  for (const { step } of water) if (step.guessed?.includes('wait')) passage.waits[step.id] = up.value - step.waitMin;
+}
 
 /** Lines that are the water, not what is dipped into it. */
 const isWater = /^(?:water|ice$|salt)/;

@@ -1,4 +1,4 @@
-import { dipLoad } from './dips.ts';
+import { dipLoad, holdsWaterOnly, waterPassage } from './dips.ts';
 import { steams, total, type Load, type Passage, type PassageInput } from './contents.ts';
 import { onHob, type FlowStep } from './flow.ts';
 import { bowlLoad, ovenLoad, steamLoad } from './loads.ts';
@@ -29,9 +29,11 @@ export function passageOf(input: PassageInput): Passage {
   const passage: Passage = { loads: [], open: [], waits: {}, hands: {}, atOnce: {} };
   const sum = total(massG, recipe.revision);
   const dips = flow.flatMap((f) => dipLoad(f, input) ?? []);
-  const potSteps = flow.filter((f) => onHob(f.step) && !steams(f) && !dips.some((d) => d.stepId === f.step.id));
+  const water = dips.length > 0 ? flow.filter((f) => onHob(f.step) && holdsWaterOnly(f, input)) : [];
+  const potSteps = flow.filter((f) => onHob(f.step) && !steams(f) && !water.includes(f) && !dips.some((d) => d.stepId === f.step.id));
   if (potSteps.length > 0) potPassage(passage, input, potSteps, sum);
   passage.loads.push(...dips);
+  if (dips[0]) waterPassage(passage, input, dips[0], water);
   for (const f of flow) {
     const load = loadOf(f, input, passage.open);
     if (!load) continue;

@@ -13,7 +13,7 @@ export interface ReadYield {
 }
 
 const front =
-  /^(?:(?:this|the recipe)\s+)?(?:serves|makes|yields?|servings?|portions?|feeds|enough for|für|ergibt|portionen|pour|donne|per|dosi per|para|rinde|about|approx(?:imately|\.)?|around|ca\.?|circa|etwa|environ)\s*:?\s*/iu;
+  /^(?:(?:this|the recipe)\s+)?(?:serves|makes|yields?|servings?|portions?|feeds|enough for|für|ergibt|portionen|pour|donne|per|dosi per|para|rinde|about|approx(?:imately|\.)?|roughly|nearly|just over|around|~|ca\.?|circa|etwa|environ)\s*:?\s*/iu;
 
 const asServing = (text: string): Revision['serving'] | undefined => {
   const q = readMeasure(text.trim());
