@@ -4,7 +4,7 @@ import { isRawKind } from '#core/kitchen';
 import { kindGuess, lifeGuess, servingByKind, type MadeFrom } from './guesses.ts';
 import { composeLines, type ComposedFood, type ComposedRow, type ReadingContext } from './lines.ts';
 import { stepsOf, type ReadSteps } from './steps.ts';
-import { readServing, readYield, type ReadYield } from './yield.ts';
+import { readPortion, readServing, readYield, type ReadYield } from './yield.ts';
 
 /** What a written recipe leaves open, with where. */
 export type Ask =
@@ -37,11 +37,12 @@ function sized(
   said: Revision['serving'] | undefined,
   base: Partial<Revision>,
   kind: Kind,
+  packed?: Revision['serving'],
 ): { serving: Revision['serving']; servings: number } {
   const { total, count } = made;
   const counted =
     made.each ?? (total && count !== undefined ? { amount: Number((total.amount / count).toFixed(2)), unit: total.unit } : undefined);
-  const usual = said ?? counted ?? base.serving ?? servingByKind[kind];
+  const usual = said ?? counted ?? base.serving ?? packed ?? servingByKind[kind];
   // litres are shared out in millilitres, grams in grams: without a density the one says nothing of the other
   const serving = total && usual.unit !== total.unit && count === undefined && said === undefined ? { ...usual, unit: total.unit } : usual;
   if (count !== undefined) return { serving, servings: count };
@@ -113,7 +114,7 @@ export function compose(writing: Writing, ctx: ReadingContext, method?: ReadStep
   const said = readServing(writing.serving);
   const unsaid = made.count === undefined && made.total === undefined;
   const before = unchanged(base, writing);
-  const { serving, servings } = before ?? sized(made, said, base, kind);
+  const { serving, servings } = before ?? sized(made, said, base, kind, readPortion(steps.map((s) => s.text)));
   const asks: Ask[] = [
     ...(name ? [] : [{ ask: 'name' } as const]),
     ...(lines.length > 0 ? [] : [{ ask: 'lines' } as const]),

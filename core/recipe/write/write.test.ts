@@ -6,6 +6,7 @@ import { ingredientRows } from '../../kitchen/data/index.ts';
 import { toCsv, toJsonLd, toMarkdown } from '../out/out.ts';
 import { readRecipeFile } from '../read/index.ts';
 import { compose, emptyWriting, fixOf, isWhole, readYield, writingOf, writingOfFile } from './index.ts';
+import { readPortion } from './yield.ts';
 
 const finder = ingredientFinder(ingredientRows);
 const ctx = { finder, recipes: [{ id: 'rec_base', name: 'Red pepper base' }] };
@@ -193,4 +194,25 @@ describe('what a recipe makes', () => {
     ['enough', {}],
     ['', {}],
   ])('%j', (text, made) => expect(readYield(text)).toEqual(made));
+});
+
+describe('how large a portion is, by what the method says of the packing', () => {
+  it.each([
+    ['Drain, dry, open freeze, then bag in 300 g portions.', { amount: 300, unit: 'g' }],
+    ['Pack in portions of about 0.5 kg.', { amount: 500, unit: 'g' }],
+    ['Freeze in 30ml cubes', { amount: 30, unit: 'ml' }],
+    ['Divide into 250-ml servings.', { amount: 250, unit: 'ml' }],
+    ['Add 300 g of the beans; portion it into tubs.', undefined],
+    ['Cut into 3 cm cubes.', undefined],
+    ['Serve a portion of 2.', undefined],
+    ['Pack in bags of 1 kg.', undefined],
+  ])('%j', (text, size) => expect(readPortion(['Simmer.', text])).toEqual(size));
+
+  it('is a guess of its own that what the cook says goes before', () => {
+    const writing = { ...emptyWriting, name: 'Beans', makes: '10 portions', steps: [{ id: 'a', text: 'Bag in 300 g portions.' }] };
+    expect(compose(writing, ctx).revision).toMatchObject({ servings: 10, serving: { amount: 300, unit: 'g' } });
+    expect(compose(writing, ctx).guessed).toContain('serving');
+    expect(compose({ ...writing, serving: '250 g' }, ctx).revision.serving.amount).toBe(250);
+    expect(compose({ ...writing, makes: '10 portions of 200 g' }, ctx).revision.serving.amount).toBe(200);
+  });
 });

@@ -30,6 +30,26 @@ const asServing = (text: string): Revision['serving'] | undefined => {
 export const readServing = (text: string): Revision['serving'] | undefined =>
   asServing(text.replace(/^(?:an?|one|about|ca\.?|approx\.?|each|of|à|von|~)\s+/iu, '')) ?? asServing(text);
 
+const sizes = '(\\d[\\d.,]*(?:\\s*/\\s*\\d+)?[\\s-]?(?:g|grams?|kg|ml|cl|dl|l|litres?|oz|ounces?))';
+const eachSaid = new RegExp(
+  `\\b${sizes}(?:\\s+|-)(?:portions?|servings?|cubes)\\b|\\b(?:portions?|servings?|cubes) of (?:about )?${sizes}(?![\\p{L}\\d])`,
+  'iu',
+);
+
+/**
+ * How large a portion is by what its method says of the packing.
+ * @returns undefined when no size is said
+ * @example readPortion(['Bag in 300 g portions.']) // { amount: 300, unit: 'g' }
+ */
+export function readPortion(method: readonly string[]): Revision['serving'] | undefined {
+  for (const text of method) {
+    const [, before, after] = eachSaid.exec(text) ?? [];
+    const size = asServing((before ?? after ?? '').replace('-', ' '));
+    if (size) return size;
+  }
+  return undefined;
+}
+
 /**
  * What a recipe makes, in any measure: “3 litres” is a yield and not three servings, “7 plates of 420 g” is both.
  * @example readYield('Serves 4 to 6') // { count: 4 }
