@@ -64,6 +64,9 @@ const adds = /(?:another|a further|noch|encore|otros|altri)\s*(?:about\s*)?$/iu;
 const keeping =
   /\b(?:keeps?|store[sd]?|storage|lasts?|good|best|use[ds]?|eaten?|within|fridge|freezer|frozen|freezes?|hält|haltbar|conserver?|se conserva|si conserva)\b/iu;
 
+/** No time is said in more letters; what is read of a text at each of its places. */
+const longestTime = 120;
+
 /** One time that begins at the front of a text. */
 function timeAt(text: string): { low: number; high?: number; length: number } | undefined {
   for (const [words, low, high] of said) {
@@ -115,7 +118,7 @@ export function readDurations(text: string): Duration[] {
   let from = 0;
   for (let m = starts.exec(text); m; m = starts.exec(text)) {
     if (m.index < from) continue;
-    const time = timeAt(text.slice(m.index));
+    const time = timeAt(text.slice(m.index, m.index + longestTime));
     if (!time) continue;
     const before = text.slice(Math.max(0, m.index - 24), m.index);
     from = m.index + time.length;

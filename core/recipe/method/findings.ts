@@ -48,7 +48,7 @@ function unlisted(read: Understood, finder: IngredientFinder): MethodFinding[] {
           const covered = read.lines.some(
             (l) => l.row?.id === row.id || l.names.some((x) => x.some((w) => span.some((t) => sameStem(w, t.stem)))),
           );
-          if (covered || seen.has(row.id)) break;
+          if (covered || seen.has(row.id) || row.id === 'ice') break;
           const before = s.tokens[i - 1]?.word ?? '';
           if (
             /^(?:no|without|not|ohne|sans|sin|senza|like|of|boiling|iced?|soaking|cooking)$/.test(before) &&

@@ -4,6 +4,7 @@ import { ingredientRows, withForeignNames } from '#core/kitchen/data';
 import { composeLines } from '../write/index.ts';
 import type { Step } from '#core/contract';
 import { earliest, methodFindings, segmentsOf, understand, withoutCircles, type Understood } from './index.ts';
+import { quickestMs } from '../../kitchen/fixtures.ts';
 import { languageOf, sameStem, slipOf, stemOf } from './language.ts';
 import { cueOf, heatOf, minutesOf } from './minutes.ts';
 import { saidShare } from './shares.ts';
@@ -280,7 +281,21 @@ describe('findings', () => {
     expect(found(['2 leeks', '200 ml cream'], 'Sweat the leeks. Add 500 ml cream.')).toEqual(['twice cream']);
     expect(found(['300 g rice', '2 leeks'], 'Boil 200 g of the rice. Fry 250 g of the rice with the leeks.')).toEqual(['sharesOver rice']);
   });
+  it.each(['Cool in iced water.', 'Plunge into ice water.', 'Transfer to a bowl of ice.', 'Put it in an ice bath.'])(
+    'say nothing of the ice that cools: %s',
+    (ice) => expect(found(['500 g kale'], `Blanch the kale 2 min. ${ice}`)).toEqual([]),
+  );
   it('say nothing of tap water, salt to taste, tools or what is served beside', () => {
     expect(found(['2 leeks'], 'Boil the leeks in salted water with a wooden spoon, season. Serve with bread.')).toEqual([]);
   });
+});
+
+describe('a paragraph that goes on and on', () => {
+  it.each(['9 hours ', '20 min. ', 'simmer 5 min ', 'bring water to the boil '])(
+    'of %j is read in a time that grows with its length',
+    (bit) => {
+      const text = bit.repeat(Math.ceil(12_000 / bit.length));
+      expect(quickestMs(2500, performance, () => expect(understand([text], []).steps.length).toBeGreaterThan(0))).toBeLessThan(2500);
+    },
+  );
 });

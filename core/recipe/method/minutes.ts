@@ -29,6 +29,9 @@ const handsWords =
 const waitWords =
   /\b(?:lid on|with (?:a|the) lid|covered|undisturbed|leave (?:it|them|alone)|lid ajar|on the lowest|zugedeckt|à couvert|tapad[oa])\b/iu;
 
+/** As many letters before and after a time tell how it is spent. */
+const longestClause = 400;
+
 const numberOf = (word: string): number => {
   const read = readNumber(word);
   return read ? toNumber(read.amount) : 1;
@@ -76,7 +79,11 @@ export function minutesOf(text: string, kind: WorkKind, kindAt: KindAt, kg: numb
   durations.forEach((d, i) => {
     const own = kindAt(d.at) ?? kind;
     if (own === 'other' || (kind === 'freeze' && /\bor\b/iu.test(text.slice(0, d.at)))) return;
-    const clause = text.slice(durations[i - 1]?.end ?? 0, (/[.;]/.exec(text.slice(d.end))?.index ?? text.length) + d.end);
+    const rest = text.slice(d.end, d.end + longestClause);
+    const clause = text.slice(
+      Math.max(durations[i - 1]?.end ?? 0, d.at - longestClause),
+      d.end + (/[.;]/.exec(rest)?.index ?? longestClause),
+    );
     const written = workFacts[own].written;
     const byHand =
       handsWords.test(clause) && (d.low <= 25 || /\b(?:all the time|constantly|continuously|ständig|sans cesse)\b/iu.test(clause))

@@ -376,17 +376,20 @@ export function piecesOf(
 }
 
 /**
- * Kind of the work that is told at a place of a paragraph, within one piece; none of its own where another way is told.
- * @param at where in the paragraph's text
+ * Kinds of the work that is told at the places of a paragraph, within one piece; none of its own where another way is told. The piece is read once, however
+ * many places are asked for.
+ * @returns what answers for a place of the paragraph's text
  */
-export function segmentKind(piece: Piece, text: string, at: number): WorkKind | 'other' | undefined {
+export function segmentKinds(piece: Piece, text: string): (at: number) => WorkKind | 'other' | undefined {
   let before: WorkKind | undefined;
   const kinds = piece.segments.map((s) => {
     const kind = kindOf(s, text, before ?? piece.kind);
     before = kind ?? before;
     return { s, kind };
   });
-  if (piece.segments.findLast((s) => s.at <= at)?.alternative) return 'other';
-  // a time belongs to the nearest work before it
-  return kinds.findLast(({ s, kind }) => s.at <= at && kind !== undefined)?.kind ?? undefined;
+  return (at) =>
+    piece.segments.findLast((s) => s.at <= at)?.alternative
+      ? 'other'
+      : // a time belongs to the nearest work before it
+        kinds.findLast(({ s, kind }) => s.at <= at && kind !== undefined)?.kind;
 }

@@ -7,7 +7,7 @@ import { languageOf } from './language.ts';
 import { cueOf, heatOf, minutesOf, type StepMinutes } from './minutes.ts';
 import { orderOf } from './order.ts';
 import { plainOf } from './plain.ts';
-import { piecesOf, segmentKind, type Cut, type Piece } from './pieces.ts';
+import { piecesOf, segmentKinds, type Cut, type Piece } from './pieces.ts';
 import { isProduct } from './results.ts';
 
 /** A step as its text says it, at the written size. */
@@ -152,6 +152,7 @@ function understandPlain(paragraphs: readonly string[], recipeLines: readonly Li
       .join(' ')}`;
     const heatC = p.kind === 'preheat' || p.kind === 'bake' || p.kind === 'slow' ? heatOf(p.text) : undefined;
     const cue = cueOf(p.text);
+    const kindAt = segmentKinds(p, paragraphs[p.paragraph]!);
     return {
       paragraph: p.paragraph,
       at: p.at,
@@ -164,7 +165,7 @@ function understandPlain(paragraphs: readonly string[], recipeLines: readonly Li
       uses: shares[i]!,
       takes: after[i]!.filter((k) => bound[i]!.takes.has(k)),
       after: after[i]!,
-      minutes: minutesOf(p.text, p.kind, (at) => segmentKind(p, paragraphs[p.paragraph]!, at + p.at), Math.min(kg(i), 20), what),
+      minutes: minutesOf(p.text, p.kind, (at) => kindAt(at + p.at), Math.min(kg(i), 20), what),
       ...(heatC !== undefined && { heatC }),
       ...(cue !== undefined && { cue }),
       amounts: bound[i]!.amounts,
