@@ -178,7 +178,7 @@ const tells =
 const boilUp = /\b(?:bring|come)s?\b[^.;]*\b(?:boil|simmer|bubble)\b|\bup\b|aufkochen|ébullition|hervor/iu;
 
 /** Out of the boiling water into ice: work of its own, however it is said. */
-const intoIce = /\b(?:ice|iced|icy)\b(?![ -]?cream)/iu;
+export const intoIce = /\b(?:ice|iced|icy)\b(?![ -]?cream)/iu;
 
 const pronoun = /\b(?:it|them|both|these|all)\b/iu;
 

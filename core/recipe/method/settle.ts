@@ -6,7 +6,7 @@ import { isProduct, producerOf } from './results.ts';
 
 /** A pot of water set to boil: what is boiled in it comes after, nothing that was cut before goes in yet. */
 const waterUp =
-  /\b(?:bring|boil|heat|set|put|get)\b[^.;]*?\b(?:pan|pot|saucepan|stockpot|kettle)\b[^.;]*?\bwater\b|^\W*(?:bring|boil)\b[^.;]*?\bwater\b(?:[^.;]*?\bboil\b)?|\bwater\b[^.;]*\b(?:to the boil|to a boil|boiling)\W*$/iu;
+  /\b(?:bring|boil|heat|set|put|get)\b[^.;]*?\b(?:pan|pot|saucepan|stockpot|kettle)\b[^.;]*?\bwater\b|^\W*(?:bring|boil)\b[^.;]*?\bwater\b|\bwater\b[^.;]*\b(?:to the boil|to a boil|boiling)\W*$/iu;
 const inTheWater = /\bin (?:it|the (?:boiling |salted |hot )?water)\b/iu;
 const boiledKinds: ReadonlySet<Piece['kind']> = new Set(['boil', 'simmer']);
 const setsWater = (ctx: Context, i: number): boolean =>

@@ -7,7 +7,7 @@ import { languageOf } from './language.ts';
 import { cueOf, heatOf, minutesOf, type StepMinutes } from './minutes.ts';
 import { orderOf } from './order.ts';
 import { plainOf } from './plain.ts';
-import { piecesOf, segmentKinds, type Cut, type Piece } from './pieces.ts';
+import { intoIce, piecesOf, segmentKinds, type Cut, type Piece } from './pieces.ts';
 import { isProduct } from './results.ts';
 
 /** A step as its text says it, at the written size. */
@@ -176,7 +176,7 @@ function understandPlain(paragraphs: readonly string[], recipeLines: readonly Li
 
 /** In ice as long as it was blanched, where nobody says how long (reference 5.1, bl_ice: NCHFP). */
 function inIce(step: UnderstoodStep, steps: readonly UnderstoodStep[]): UnderstoodStep {
-  if (step.minutes.said.wait || step.kind !== 'cool' || !/\bice(?:d|y)?\b/iu.test(step.text)) return step;
+  if (step.minutes.said.wait || step.kind !== 'cool' || !intoIce.test(step.text)) return step;
   const dip = step.after.map((i) => steps[i]!).find((s) => s.kind === 'boil' && /\bblanch|\bparboil|\bscald/iu.test(s.text));
   if (!dip) return step;
   const { waitTo: _, ...minutes } = step.minutes;
